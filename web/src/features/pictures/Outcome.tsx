@@ -14,13 +14,7 @@ export function Outcome({ reading }: { reading: PictureReading }) {
     )
   return (
     <div className="space-y-2">
-      <ul className="space-y-1" aria-label="Technique">
-        {reading.sentences.map((sentence) => (
-          <li key={sentence} className="font-medium">
-            {sentence}
-          </li>
-        ))}
-      </ul>
+      <Sentences label="Technique" sentences={reading.sentences} />
       <Figures figures={reading.figures} />
       {reading.camera && (
         <p className="text-sm text-ink-2">{cameraWords(reading.camera.offSquareDeg)}</p>
@@ -31,6 +25,18 @@ export function Outcome({ reading }: { reading: PictureReading }) {
         </p>
       ))}
     </div>
+  )
+}
+
+function Sentences({ label, sentences }: { label: string; sentences: string[] }) {
+  return (
+    <ul className="space-y-1" aria-label={label}>
+      {sentences.map((sentence) => (
+        <li key={sentence} className="font-medium">
+          {sentence}
+        </li>
+      ))}
+    </ul>
   )
 }
 
@@ -75,13 +81,7 @@ function Figures({ figures }: { figures: Figure[] }) {
 export function FrontOutcome({ reading }: { reading: Schemas['FrontView'] }) {
   return (
     <div className="space-y-2">
-      <ul className="space-y-1" aria-label="From the front">
-        {reading.sentences.map((sentence) => (
-          <li key={sentence} className="font-medium">
-            {sentence}
-          </li>
-        ))}
-      </ul>
+      <Sentences label="From the front" sentences={reading.sentences} />
       <Figures figures={reading.figures} />
       <p className="text-sm text-ink-2">
         Left and right are those of the picture. What is seen from the front is told, not kept.

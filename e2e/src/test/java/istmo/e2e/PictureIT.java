@@ -21,111 +21,106 @@ import org.junit.jupiter.api.extension.ExtendWith;
 class PictureIT {
   private static final String SQUAT = "back-squat/high-bar";
 
-  /** The side view of the low end with the knees so far back. */
-  private static final String DRAW =
+  /** Asks for one side of the set-up, as the screens do. */
+  private static final String BENCH =
       """
       async ([clientId, candidateId, back]) => {
         const token = document.cookie.match(/XSRF-TOKEN=([^;]+)/)?.[1] ?? ''
-        const post = async (setup) => (await (await fetch('/api/bench', {
+        const bench = async (setup) => (await (await fetch('/api/bench', {
           method: 'POST',
           headers: {'Content-Type': 'application/json', 'X-XSRF-TOKEN': token},
           body: JSON.stringify({sides: [{clientId, candidateId, setup}]}),
         })).json()).sides[0]
-        const usual = (await post(undefined)).setup
-        const moved = {...usual, kneeTravel: usual.kneeTravel - back}
-        return (await post(moved)).phases.at(-1).side
-      }
       """;
 
+  /** The side view of the low end with the knees so far back. */
+  private static final String DRAW =
+      BENCH
+          + """
+            const usual = (await bench(undefined)).setup
+            const moved = {...usual, kneeTravel: usual.kneeTravel - back}
+            return (await bench(moved)).phases.at(-1).side
+          }
+          """;
+
+  /** How far the knees travel in this client's usual set-up. */
   private static final String TRAVEL =
-      """
-      async ([clientId, candidateId]) => {
-        const token = document.cookie.match(/XSRF-TOKEN=([^;]+)/)?.[1] ?? ''
-        const answer = await fetch('/api/bench', {
-          method: 'POST',
-          headers: {'Content-Type': 'application/json', 'X-XSRF-TOKEN': token},
-          body: JSON.stringify({sides: [{clientId, candidateId}]}),
-        })
-        return (await answer.json()).sides[0].setup.kneeTravel
-      }
-      """;
+      BENCH
+          + """
+            return (await bench(undefined)).setup.kneeTravel
+          }
+          """;
 
   /** Records two squats that are painted on a canvas; the answer is the film, as base64. */
   private static final String FILM =
-      """
-      async ([clientId, candidateId]) => {
-        const token = document.cookie.match(/XSRF-TOKEN=([^;]+)/)?.[1] ?? ''
-        const answer = await fetch('/api/bench', {
-          method: 'POST',
-          headers: {'Content-Type': 'application/json', 'X-XSRF-TOKEN': token},
-          body: JSON.stringify({sides: [{clientId, candidateId}]}),
-        })
-        const phases = (await answer.json()).sides[0].phases
-        const canvas = document.createElement('canvas')
-        canvas.width = 450; canvas.height = 600
-        const brush = canvas.getContext('2d')
-        const at = (p) => [(p.x + 0.62) * 350, 550 - p.y * 350]
-        const paint = (depth) => {
-          brush.fillStyle = '#969894'; brush.fillRect(0, 0, 450, 600)
-          brush.fillStyle = '#5a5854'; brush.fillRect(0, 550, 450, 50)
-          const where = depth * (phases.length - 1)
-          const k = Math.min(phases.length - 2, Math.floor(where))
-          const mix = where - k
-          const between = (one, other) => [0, 1].map((i) =>
-            (1 - mix) * at(one)[i] + mix * at(other)[i])
-          const [from, to] = [phases[k].side, phases[k + 1].side]
-          from.body.forEach((line, n) => {
-            brush.beginPath()
-            line.points.forEach((p, i) => {
-              const q = between(p, to.body[n].points[i] ?? p)
-              i ? brush.lineTo(...q) : brush.moveTo(...q)
+      BENCH
+          + """
+            const phases = (await bench(undefined)).phases
+            const canvas = document.createElement('canvas')
+            canvas.width = 450; canvas.height = 600
+            const brush = canvas.getContext('2d')
+            const at = (p) => [(p.x + 0.62) * 350, 550 - p.y * 350]
+            const paint = (depth) => {
+              brush.fillStyle = '#969894'; brush.fillRect(0, 0, 450, 600)
+              brush.fillStyle = '#5a5854'; brush.fillRect(0, 550, 450, 50)
+              const where = depth * (phases.length - 1)
+              const k = Math.min(phases.length - 2, Math.floor(where))
+              const mix = where - k
+              const between = (one, other) => [0, 1].map((i) =>
+                (1 - mix) * at(one)[i] + mix * at(other)[i])
+              const [from, to] = [phases[k].side, phases[k + 1].side]
+              from.body.forEach((line, n) => {
+                brush.beginPath()
+                line.points.forEach((p, i) => {
+                  const q = between(p, to.body[n].points[i] ?? p)
+                  i ? brush.lineTo(...q) : brush.moveTo(...q)
+                })
+                brush.closePath()
+                brush.fillStyle = '#c49e84'; brush.fill()
+                brush.strokeStyle = '#96705c'; brush.lineWidth = 2; brush.stroke()
+              })
+              const spot = (one, other) => {
+                const q = between(one, other)
+                brush.fillStyle = '#222'; brush.beginPath()
+                brush.arc(q[0], q[1], 7, 0, 7); brush.fill()
+                brush.fillStyle = '#eee'; brush.fillRect(q[0] - 3, q[1] - 3, 3, 3)
+                brush.fillRect(q[0], q[1], 3, 3)
+              }
+              const joint = (side, role) =>
+                side.circles.find((circle) => circle.role === role).centre
+              for (const role of ['joint-ankle', 'joint-knee', 'joint-hip'])
+                spot(joint(from, role), joint(to, role))
+              const line = (side, role) =>
+                side.lines.find((each) => each.role === role).points
+              spot(line(from, 'trunk')[1], line(to, 'trunk')[1])
+              spot(line(from, 'foot')[0], line(to, 'foot')[0])
+              spot(line(from, 'foot')[2], line(to, 'foot')[2])
+            }
+            const recorder = new MediaRecorder(canvas.captureStream(30),
+              {mimeType: 'video/webm', videoBitsPerSecond: 4e6})
+            const parts = []
+            recorder.ondataavailable = (event) => parts.push(event.data)
+            const ended = new Promise((done) => { recorder.onstop = done })
+            paint(0)
+            recorder.start()
+            const began = performance.now()
+            await new Promise((done) => {
+              const draw = () => {
+                const t = (performance.now() - began) / 1000
+                paint(t < 0.6 || t > 6.6 ? 0
+                  : 0.5 - 0.5 * Math.cos(2 * Math.PI * (t - 0.6) / 3))
+                t < 7.2 ? setTimeout(draw, 33) : done()
+              }
+              draw()
             })
-            brush.closePath()
-            brush.fillStyle = '#c49e84'; brush.fill()
-            brush.strokeStyle = '#96705c'; brush.lineWidth = 2; brush.stroke()
-          })
-          const spot = (one, other) => {
-            const q = between(one, other)
-            brush.fillStyle = '#222'; brush.beginPath()
-            brush.arc(q[0], q[1], 7, 0, 7); brush.fill()
-            brush.fillStyle = '#eee'; brush.fillRect(q[0] - 3, q[1] - 3, 3, 3)
-            brush.fillRect(q[0], q[1], 3, 3)
+            recorder.stop()
+            await ended
+            const bytes = new Uint8Array(await new Blob(parts).arrayBuffer())
+            let text = ''
+            for (const byte of bytes) text += String.fromCharCode(byte)
+            return btoa(text)
           }
-          const joint = (side, role) =>
-            side.circles.find((circle) => circle.role === role).centre
-          for (const role of ['joint-ankle', 'joint-knee', 'joint-hip'])
-            spot(joint(from, role), joint(to, role))
-          const line = (side, role) =>
-            side.lines.find((each) => each.role === role).points
-          spot(line(from, 'trunk')[1], line(to, 'trunk')[1])
-          spot(line(from, 'foot')[0], line(to, 'foot')[0])
-          spot(line(from, 'foot')[2], line(to, 'foot')[2])
-        }
-        const recorder = new MediaRecorder(canvas.captureStream(30),
-          {mimeType: 'video/webm', videoBitsPerSecond: 4e6})
-        const parts = []
-        recorder.ondataavailable = (event) => parts.push(event.data)
-        const ended = new Promise((done) => { recorder.onstop = done })
-        paint(0)
-        recorder.start()
-        const began = performance.now()
-        await new Promise((done) => {
-          const draw = () => {
-            const t = (performance.now() - began) / 1000
-            paint(t < 0.6 || t > 6.6 ? 0
-              : 0.5 - 0.5 * Math.cos(2 * Math.PI * (t - 0.6) / 3))
-            t < 7.2 ? setTimeout(draw, 33) : done()
-          }
-          draw()
-        })
-        recorder.stop()
-        await ended
-        const bytes = new Uint8Array(await new Blob(parts).arrayBuffer())
-        let text = ''
-        for (const byte of bytes) text += String.fromCharCode(byte)
-        return btoa(text)
-      }
-      """;
+          """;
 
   private static String client(Coach coach) {
     coach.opens("/clients");

@@ -25,7 +25,7 @@ public record FrontReading(List<Compared> figures, List<String> sentences) {
     Posture.Points points = assumed.scene().posture().points();
     double ahead = points.toe().x() - points.ankle().x();
     double aside = points.toe().z() - points.ankle().z();
-    double toesOut = Math.toDegrees(Math.atan2(aside, ahead));
+    double toesOut = Math.atan2(aside, ahead);
     double line =
         points.ankle().z()
             + (points.knee().x() - points.ankle().x()) / Math.max(0.05, ahead) * aside;
@@ -34,21 +34,12 @@ public record FrontReading(List<Compared> figures, List<String> sentences) {
         List.of(
             new Compared(
                 "stance", "Stance, ankle to ankle", "m", told.stance(), 2 * points.ankle().z()),
-            degrees("toesOutLeft", "Left toes out", told.toesOutLeft(), toesOut),
-            degrees("toesOutRight", "Right toes out", told.toesOutRight(), toesOut),
+            Compared.degrees("toesOutLeft", "Left toes out", told.toesOutLeft(), toesOut),
+            Compared.degrees("toesOutRight", "Right toes out", told.toesOutRight(), toesOut),
             new Compared("kneeInLeft", "Left knee inside its toes", "m", told.kneeInLeft(), kneeIn),
             new Compared(
                 "kneeInRight", "Right knee inside its toes", "m", told.kneeInRight(), kneeIn),
-            degrees("pelvis", "Pelvis lower at the left", told.pelvis(), 0)),
+            Compared.degrees("pelvis", "Pelvis lower at the left", told.pelvis(), 0)),
         FrontPicture.sentences(told));
-  }
-
-  private static Compared degrees(String id, String label, Figure seen, double assumed) {
-    return new Compared(
-        id,
-        label,
-        "deg",
-        new Figure(Math.toDegrees(seen.value()), Math.toDegrees(seen.error())),
-        assumed);
   }
 }

@@ -7,9 +7,11 @@ import istmo.core.picture.PictureReading.Seen;
 import istmo.core.quantity.Required;
 import istmo.core.quantity.Vec3;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.function.ToDoubleFunction;
+import java.util.function.UnaryOperator;
 import org.hipparchus.distribution.continuous.ChiSquaredDistribution;
 import org.hipparchus.exception.MathIllegalStateException;
 import org.hipparchus.linear.Array2DRowRealMatrix;
@@ -116,18 +118,11 @@ public final class PictureFit {
   }
 
   private double[][] jacobian(double[] p) {
-    double[] at = residuals(p);
-    double[][] jacobian = new double[at.length][p.length];
+    double[][] jacobian = new double[residuals(p).length][p.length];
     for (int j = 0; j < p.length; j++) {
-      double step = STEP * Math.max(1, Math.abs(p[j]));
-      double[] more = p.clone();
-      more[j] += step;
-      double[] less = p.clone();
-      less[j] -= step;
-      double[] above = residuals(more);
-      double[] below = residuals(less);
-      for (int i = 0; i < at.length; i++) {
-        jacobian[i][j] = (above[i] - below[i]) / (2 * step);
+      double[] slope = slope(p, j, this::residuals);
+      for (int i = 0; i < slope.length; i++) {
+        jacobian[i][j] = slope[i];
       }
     }
     return jacobian;
@@ -338,16 +333,25 @@ public final class PictureFit {
     return Required.entry(model.places(p), landmark).y();
   }
 
+  /** How values change with the unknown at j, by central differences. */
+  private static double[] slope(double[] p, int j, UnaryOperator<double[]> of) {
+    double step = STEP * Math.max(1, Math.abs(p[j]));
+    double[] more = p.clone();
+    more[j] += step;
+    double[] less = p.clone();
+    less[j] -= step;
+    double[] above = of.apply(more);
+    double[] below = of.apply(less);
+    double[] slope = new double[above.length];
+    Arrays.setAll(slope, i -> (above[i] - below[i]) / (2 * step));
+    return slope;
+  }
+
   /** A figure that follows from the unknowns, with the error that follows from theirs. */
   private static Figure figure(double[] p, RealMatrix covariance, ToDoubleFunction<double[]> of) {
     double[] gradient = new double[p.length];
     for (int j = 0; j < p.length; j++) {
-      double step = STEP * Math.max(1, Math.abs(p[j]));
-      double[] more = p.clone();
-      more[j] += step;
-      double[] less = p.clone();
-      less[j] -= step;
-      gradient[j] = (of.applyAsDouble(more) - of.applyAsDouble(less)) / (2 * step);
+      gradient[j] = slope(p, j, q -> new double[] {of.applyAsDouble(q)})[0];
     }
     ArrayRealVector g = new ArrayRealVector(gradient, false);
     return new Figure(

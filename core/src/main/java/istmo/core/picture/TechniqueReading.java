@@ -149,17 +149,26 @@ public record TechniqueReading(
    *
    * @param unit deg or m
    */
-  public record Compared(String id, String label, String unit, Figure seen, double assumed) {}
+  public record Compared(String id, String label, String unit, Figure seen, double assumed) {
+    static Compared degrees(String id, String label, Figure seenRad, double assumedRad) {
+      return new Compared(
+          id,
+          label,
+          "deg",
+          new Figure(Math.toDegrees(seenRad.value()), Math.toDegrees(seenRad.error())),
+          Math.toDegrees(assumedRad));
+    }
+  }
 
   /** The posture in figures, angles in deg and lengths in m. */
   public List<Compared> figures() {
     double[] leans = TechniqueFit.leans(assumed);
     Posture.Points points = assumed.points();
     return List.of(
-        degrees("kneeBend", "Knee bend", seen.kneeBend(), leans[0] + leans[1]),
-        degrees("hipBend", "Hip bend", seen.hipBend(), leans[1] + leans[2]),
-        degrees("trunk", "Trunk from the vertical", seen.trunk(), leans[2]),
-        degrees("shank", "Shin from the vertical", seen.shank(), leans[0]),
+        Compared.degrees("kneeBend", "Knee bend", seen.kneeBend(), leans[0] + leans[1]),
+        Compared.degrees("hipBend", "Hip bend", seen.hipBend(), leans[1] + leans[2]),
+        Compared.degrees("trunk", "Trunk from the vertical", seen.trunk(), leans[2]),
+        Compared.degrees("shank", "Shin from the vertical", seen.shank(), leans[0]),
         new Compared(
             "kneePastToe",
             "Knee in front of the toes",
@@ -172,15 +181,6 @@ public record TechniqueReading(
             "m",
             seen.hipAboveKnee(),
             points.hip().y() - points.knee().y()));
-  }
-
-  private static Compared degrees(String id, String label, Figure seen, double assumedRad) {
-    return new Compared(
-        id,
-        label,
-        "deg",
-        new Figure(Math.toDegrees(seen.value()), Math.toDegrees(seen.error())),
-        Math.toDegrees(assumedRad));
   }
 
   /** What of the technique is otherwise than assumed by more than the picture's error, in words. */

@@ -21,13 +21,11 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 /**
- * Pictures from the front whose truth is known: the model's squat before a camera of the test's
- * own.
+ * Pictures from the front whose truth is known: the model's squat before a {@link Photographer}.
  */
 class FrontPictureTest {
   private static final Body MAN = Body.estimated(1.80, 82, Sex.MALE);
   private static final Candidate SQUAT = Catalogue.standard().candidate("back-squat/high-bar");
-  private static final double FOCAL_PX = 1400;
 
   private static TechniqueReading.Subject subject(Candidate candidate) {
     return new TechniqueReading.Subject(
@@ -70,26 +68,15 @@ class FrontPictureTest {
     Vec3 post = new Vec3(-0.6, 0, 0.9);
     marks.add(mark(Landmark.UPRIGHT_FOOT, post, yawDeg, tiltDeg, 0, random));
     marks.add(mark(Landmark.UPRIGHT_TOP, post.plus(1.6, Vec3.UP), yawDeg, tiltDeg, 0, random));
-    return new FrontPicture(1080, 1920, marks);
+    return new FrontPicture(Photographer.WIDTH, Photographer.HEIGHT, marks);
   }
 
   private static Mark mark(
       Landmark landmark, Vec3 place, double yawDeg, double tiltDeg, double noisePx, Random random) {
-    double yaw = Math.toRadians(yawDeg);
-    Vec3 aim = new Vec3(0, 0.6, 0);
-    Vec3 lens = aim.plus(3 * Math.cos(yaw), Vec3.FORWARD).plus(3 * Math.sin(yaw), Vec3.RIGHT);
-    Vec3 sight = aim.minus(lens).unit();
-    Vec3 right = sight.cross(Vec3.UP).unit();
-    Vec3 up = right.cross(sight);
-    Vec3 from = place.minus(lens);
-    double depth = from.dot(sight);
-    double x = FOCAL_PX * from.dot(right) / depth;
-    double y = FOCAL_PX * from.dot(up) / depth;
-    double tilt = Math.toRadians(tiltDeg);
+    double[] at =
+        new Photographer(90 - yawDeg, tiltDeg, 3, 0.6, 0).onFilm(place, new Vec3(0, 0.6, 0));
     return new Mark(
-        landmark,
-        540 + x * Math.cos(tilt) + y * Math.sin(tilt) + noisePx * random.nextGaussian(),
-        960 - y * Math.cos(tilt) + x * Math.sin(tilt) + noisePx * random.nextGaussian());
+        landmark, at[0] + noisePx * random.nextGaussian(), at[1] + noisePx * random.nextGaussian());
   }
 
   private static FrontPicture.Told told(FrontPicture picture) {
