@@ -103,6 +103,11 @@ public record Film(
    */
   static Film of(SidePicture marked, Seen seen, List<Frame> frames, WatchedSet.Asked asked) {
     FRAMES.check("frames", frames.size());
+    for (int k = 1; k < frames.size(); k++) {
+      if (!(frames.get(k).timeS() > frames.get(k - 1).timeS())) {
+        throw new InvalidInput("frames[" + k + "].timeS", "is later than the frame before it");
+      }
+    }
     List<Map<Landmark, Vec3>> places = new ArrayList<>();
     List<Double> times = new ArrayList<>();
     for (Frame frame : frames) {

@@ -19,6 +19,7 @@ import istmo.core.quantity.Vec3;
 import istmo.core.watching.WatchedSet;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
@@ -340,5 +341,9 @@ class FilmTest {
     assertThatThrownBy(() -> maker.film(frames, WatchedSet.Asked.NOTHING))
         .isInstanceOf(InvalidInput.class)
         .hasMessageContaining("mark another frame");
+    List<Film.Frame> backwards = new ArrayList<>(frames);
+    Collections.reverse(backwards);
+    assertThatThrownBy(() -> maker.film(backwards, WatchedSet.Asked.NOTHING))
+        .hasMessageContaining("frames[1].timeS");
   }
 }
