@@ -2731,13 +2731,6 @@ export interface components {
             /** Format: int32 */
             version?: number;
         };
-        /** @description How the camera stood: in front of square, deg; negative behind. */
-        CameraView: {
-            /** Format: double */
-            errorDeg: number;
-            /** Format: double */
-            offSquareDeg: number;
-        };
         /** @description retired: an own variant that was taken out; it is in no order, but sessions may have it. */
         CandidateView: {
             id: string;
@@ -4285,7 +4278,7 @@ export interface components {
          *      landmarks; expected: where the posture that Istmo assumed would have them.
          */
         PictureReadingView: {
-            camera?: components["schemas"]["CameraView"];
+            camera?: string;
             expected: components["schemas"]["MarkView"][];
             figures: components["schemas"]["SeenFigureView"][];
             fitted: components["schemas"]["MarkView"][];

@@ -116,17 +116,12 @@ function SetRead({ film }: { film: Film }) {
   )
 }
 
-/** Less is no loss of speed, %: two frames of a lifting of a second and a half. */
-const TOLD_LOSS = 8
-
 function countWords(film: Film): string {
   const count = film.repetitions.length
   if (count === 0) return 'No repetition was found.'
+  if (count === 1) return '1 repetition.'
   const loss = Math.round(film.speedLossPercent)
-  return (
-    (count === 1 ? '1 repetition.' : `${count} repetitions.`) +
-    (loss >= TOLD_LOSS ? ` The last lifting was ${loss} % slower than the fastest.` : '')
-  )
+  return `${count} repetitions; the last lifting ${loss} % slower than the fastest.`
 }
 
 const HEADS = ['', 'Knee bend', 'Trunk', 'Range', 'Lowering', 'Lifting']

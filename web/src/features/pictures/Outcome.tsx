@@ -16,9 +16,7 @@ export function Outcome({ reading }: { reading: PictureReading }) {
     <div className="space-y-2">
       <Sentences label="Technique" sentences={reading.sentences} />
       <Figures figures={reading.figures} />
-      {reading.camera && (
-        <p className="text-sm text-ink-2">{cameraWords(reading.camera.offSquareDeg)}</p>
-      )}
+      {reading.camera && <p className="text-sm text-ink-2">{reading.camera}</p>}
       {reading.remarks.map((remark) => (
         <p key={remark} className="border-l-2 border-edge pl-2 text-sm">
           {remark}
@@ -92,10 +90,3 @@ export function FrontOutcome({ reading }: { reading: Schemas['FrontView'] }) {
 
 const value = (figure: Figure, of: number) =>
   setupValue({ label: figure.label, unit: figure.unit, choices: [] }, of).replace('-', '−')
-
-function cameraWords(offDeg: number): string {
-  const degrees = Math.round(Math.abs(offDeg))
-  return degrees < 3
-    ? 'The camera stood square to the side.'
-    : `The camera stood ${degrees}° ${offDeg > 0 ? 'in front of' : 'behind'} square; the figures allow for it.`
-}

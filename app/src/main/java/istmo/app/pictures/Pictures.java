@@ -10,6 +10,7 @@ import istmo.core.equipment.GymEquipment;
 import istmo.core.picture.Film;
 import istmo.core.picture.FrontPicture;
 import istmo.core.picture.FrontReading;
+import istmo.core.picture.Outcome;
 import istmo.core.picture.PictureReading;
 import istmo.core.picture.SidePicture;
 import istmo.core.picture.TechniqueReading;
@@ -55,7 +56,7 @@ public class Pictures {
   public record Request(Subject subject, SidePicture picture) {}
 
   /** What the marks tell. Nothing is kept. */
-  public TechniqueReading.Outcome read(Request request) {
+  public Outcome read(Request request) {
     return TechniqueReading.of(subject(request.subject()), request.picture());
   }
 
@@ -84,10 +85,10 @@ public class Pictures {
    * What marks tell that were followed through a film from the picture's frame. Nothing is kept.
    */
   public Filmed film(Request request, List<Film.Frame> frames, WatchedSet.Asked asked) {
-    TechniqueReading.Outcome outcome = read(request);
-    return new Filmed(
-        outcome.reading().map(reading -> reading.film(request.picture(), frames, asked)),
-        outcome.why());
+    Outcome outcome = read(request);
+    return outcome instanceof TechniqueReading reading
+        ? new Filmed(Optional.of(reading.film(request.picture(), frames, asked)), Optional.empty())
+        : new Filmed(Optional.empty(), Optional.of((PictureReading.NotSeen) outcome));
   }
 
   /**
@@ -96,15 +97,10 @@ public class Pictures {
    */
   public void keep(Request request, LocalDate on) {
     sightings.checkDay(on);
-    TechniqueReading.Outcome outcome = read(request);
-    TechniqueReading reading =
-        outcome
-            .reading()
-            .orElseThrow(
-                () ->
-                    new InvalidInput(
-                        "marks",
-                        outcome.why().map(PictureReading.NotSeen::reason).orElse("tell nothing")));
+    Outcome outcome = read(request);
+    if (!(outcome instanceof TechniqueReading reading)) {
+      throw new InvalidInput("marks", ((PictureReading.NotSeen) outcome).reason());
+    }
     sightings.keep(request.subject().clientId(), reading.kept(on));
   }
 }

@@ -108,10 +108,11 @@ public record Film(
         throw new InvalidInput("frames[" + k + "].timeS", "is later than the frame before it");
       }
     }
+    SidePicture.Righted righted = marked.righted();
     List<Map<Landmark, Vec3>> places = new ArrayList<>();
     List<Double> times = new ArrayList<>();
     for (Frame frame : frames) {
-      Map<Landmark, Vec3> at = places(marked, seen, frame);
+      Map<Landmark, Vec3> at = places(righted, seen, frame);
       if (at.keySet().containsAll(FOLLOWED)) {
         places.add(at);
         times.add(frame.timeS());
@@ -167,7 +168,7 @@ public record Film(
     return lost;
   }
 
-  private static Map<Landmark, Vec3> places(SidePicture marked, Seen seen, Frame frame) {
+  private static Map<Landmark, Vec3> places(SidePicture.Righted righted, Seen seen, Frame frame) {
     return frame.marks().stream()
         .filter(mark -> seen.places().containsKey(mark.landmark()))
         .collect(
@@ -176,8 +177,8 @@ public record Film(
                 mark ->
                     seen.through()
                         .pointAt(
-                            marked.across(mark),
-                            marked.up(mark),
+                            righted.across(mark),
+                            righted.up(mark),
                             Required.entry(seen.places(), mark.landmark()).z()),
                 (one, again) -> again));
   }
@@ -260,16 +261,8 @@ public record Film(
   private static void add(
       List<Finding> findings, Kind kind, List<Integer> repetitions, String words) {
     if (!repetitions.isEmpty()) {
-      String numbers = repetitions.stream().map(String::valueOf).collect(Collectors.joining(", "));
       findings.add(
-          new Finding(
-              kind,
-              repetitions,
-              words
-                  + ", in "
-                  + (repetitions.size() == 1 ? "repetition " : "repetitions ")
-                  + numbers
-                  + "."));
+          new Finding(kind, repetitions, words + ", in " + WatchedSet.numbers(repetitions) + "."));
     }
   }
 }

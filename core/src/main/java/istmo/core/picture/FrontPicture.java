@@ -123,7 +123,7 @@ public record FrontPicture(int widthPx, int heightPx, List<Mark> marks) {
                 + y(means, Landmark.ANKLE_RIGHT)
                 - y(means, Landmark.KNEE_RIGHT))
             / (2 * kneeM);
-    double pixel = Math.max(1.5, 0.002 * heightPx);
+    double pixel = Mark.errorPx(heightPx);
     for (int k = 0; k < MARKED.size(); k++) {
       at[2 * k] = x(means, MARKED.get(k));
       at[2 * k + 1] = heightPx - y(means, MARKED.get(k));

@@ -12,14 +12,18 @@ import java.util.List;
  * @param sentences what is worth a word
  */
 public record FrontReading(List<Compared> figures, List<String> sentences) {
+  /** A shank stands whose height is a greater share of its length. */
+  private static final double STANDS = 0.5;
+
   /**
    * Reads a picture from the front. Throws {@link InvalidInput} on field "candidateId" where the
    * feet do not stand alike.
    */
   public static FrontReading of(TechniqueReading.Subject subject, FrontPicture picture) {
     TechniqueReading.Assumed assumed = TechniqueReading.assumed(subject);
-    if (!assumed.scene().alike()) {
-      throw new InvalidInput("candidateId", "is read from the front only where both feet do alike");
+    if (!assumed.scene().alike() || !stands(assumed.scene())) {
+      throw new InvalidInput(
+          "candidateId", "is read from the front only where the client stands on both feet alike");
     }
     FrontPicture.Told told = picture.read(assumed.scene());
     Posture.Points points = assumed.scene().posture().points();
@@ -41,5 +45,12 @@ public record FrontReading(List<Compared> figures, List<String> sentences) {
                 "kneeInRight", "Right knee inside its toes", "m", told.kneeInRight(), kneeIn),
             Compared.degrees("pelvis", "Pelvis lower at the left", told.pelvis(), 0)),
         FrontPicture.sentences(told));
+  }
+
+  /** Whether the shanks stand, so that their height can be a scale. */
+  private static boolean stands(Scene scene) {
+    Posture.Points points = scene.posture().points();
+    return points.knee().y() - points.ankle().y() > STANDS * scene.body().shankM()
+        && points.shoulder().y() > points.hip().y();
   }
 }

@@ -16,6 +16,16 @@ import java.util.stream.Collectors;
 public record Mark(Landmark landmark, double xPx, double yPx) {
   private static final int MOST = 100;
 
+  /** How well a careful finger sets a mark: a share of the picture's height, and pixels. */
+  private static final double SHARE = 0.002;
+
+  private static final double LEAST_PX = 1.5;
+
+  /** How far a careful finger is off on a picture of this height, pixels each way. */
+  static double errorPx(int heightPx) {
+    return Math.max(LEAST_PX, SHARE * heightPx);
+  }
+
   /** One mark for each landmark that is marked, the mean of several. */
   static Map<Landmark, Mark> means(List<Mark> marks) {
     Map<Landmark, Mark> means = new EnumMap<>(Landmark.class);

@@ -40,11 +40,6 @@ public final class PictureFit {
   /** Marks that fit so badly come by chance once in a thousand. */
   private static final double FITS = 0.999;
 
-  /** How well a careful finger sets a mark: a share of the picture's height, and pixels. */
-  private static final double MARK_SHARE = 0.002;
-
-  private static final double MARK_PX = 1.5;
-
   /** Posts and door frames are upright to so much, with what a lens bends, rad. */
   private static final double UPRIGHT = Math.toRadians(0.7);
 
@@ -56,6 +51,7 @@ public final class PictureFit {
 
   private final PictureModel model;
   private final SidePicture picture;
+  private final SidePicture.Righted righted;
   private final Scene scene;
   private final Map<Landmark, Mark> marks;
   private final List<Prior> priors;
@@ -65,12 +61,12 @@ public final class PictureFit {
   private PictureFit(SidePicture picture, Scene scene) {
     this.model = new PictureModel(scene);
     this.picture = picture;
+    this.righted = picture.righted();
     this.scene = scene;
     this.marks = picture.means();
     this.priors = model.priors();
     this.scalePx = firstScale();
-    this.pixelPx =
-        picture.repeatErrorPx().orElse(Math.max(MARK_PX, MARK_SHARE * picture.heightPx()));
+    this.pixelPx = picture.repeatErrorPx().orElse(Mark.errorPx(picture.heightPx()));
   }
 
   /** What the marks on a picture tell of the client in a scene. */
@@ -141,17 +137,17 @@ public final class PictureFit {
           }
           double[] seen = camera.sees(place);
           double error = errorPx(landmark);
-          all.add((picture.across(mark) - seen[0]) / error);
-          all.add((picture.up(mark) - seen[1]) / error);
+          all.add((righted.across(mark) - seen[0]) / error);
+          all.add((righted.up(mark) - seen[1]) / error);
         });
     if (both(Landmark.UPRIGHT_FOOT, Landmark.UPRIGHT_TOP)) {
       Mark foot = Required.entry(marks, Landmark.UPRIGHT_FOOT);
       Mark top = Required.entry(marks, Landmark.UPRIGHT_TOP);
-      double length = Math.max(1, picture.up(top) - picture.up(foot));
+      double length = Math.max(1, righted.up(top) - righted.up(foot));
       double error = Math.hypot(UPRIGHT, pixelPx * Math.sqrt(2) / length);
-      double turned = Math.atan2(picture.across(top) - picture.across(foot), length);
+      double turned = Math.atan2(righted.across(top) - righted.across(foot), length);
       all.add(
-          (turned - model.uprightRad(p, picture.across(foot), picture.up(foot), picture.up(top)))
+          (turned - model.uprightRad(p, righted.across(foot), righted.up(foot), righted.up(top)))
               / error);
     }
     if (both(Landmark.PLATE_TOP, Landmark.PLATE_BOTTOM)) {
@@ -187,23 +183,23 @@ public final class PictureFit {
 
   private double length(Landmark from, Landmark to) {
     return Math.hypot(
-        picture.across(Required.entry(marks, from)) - picture.across(Required.entry(marks, to)),
-        picture.up(Required.entry(marks, from)) - picture.up(Required.entry(marks, to)));
+        righted.across(Required.entry(marks, from)) - righted.across(Required.entry(marks, to)),
+        righted.up(Required.entry(marks, from)) - righted.up(Required.entry(marks, to)));
   }
 
   private double lean(Landmark from, Landmark to) {
     return Math.atan2(
-        picture.across(Required.entry(marks, to)) - picture.across(Required.entry(marks, from)),
-        picture.up(Required.entry(marks, to)) - picture.up(Required.entry(marks, from)));
+        righted.across(Required.entry(marks, to)) - righted.across(Required.entry(marks, from)),
+        righted.up(Required.entry(marks, to)) - righted.up(Required.entry(marks, from)));
   }
 
   private double[] start(double yaw) {
     double[] p = priors.stream().mapToDouble(Prior::mean).toArray();
     p[Unknown.YAW.ordinal()] = yaw;
     p[Unknown.LOG_SCALE.ordinal()] = Math.log(scalePx);
-    p[Unknown.ACROSS.ordinal()] = picture.across(Required.entry(marks, Landmark.ANKLE));
+    p[Unknown.ACROSS.ordinal()] = righted.across(Required.entry(marks, Landmark.ANKLE));
     p[Unknown.UP.ordinal()] =
-        picture.up(Required.entry(marks, Landmark.ANKLE)) + scalePx * model.target().y();
+        righted.up(Required.entry(marks, Landmark.ANKLE)) + scalePx * model.target().y();
     p[Unknown.SHANK_LEAN.ordinal()] = lean(Landmark.ANKLE, Landmark.KNEE);
     p[Unknown.THIGH_LEAN.ordinal()] = -lean(Landmark.KNEE, Landmark.HIP);
     p[Unknown.TRUNK_LEAN.ordinal()] = lean(Landmark.HIP, Landmark.SHOULDER);
@@ -261,7 +257,7 @@ public final class PictureFit {
       if (mark != null) {
         double[] seen = camera.sees(entry.getValue());
         double off =
-            Math.hypot(picture.across(mark) - seen[0], picture.up(mark) - seen[1])
+            Math.hypot(righted.across(mark) - seen[0], righted.up(mark) - seen[1])
                 / errorPx(entry.getKey());
         if (off > most) {
           most = off;
@@ -319,8 +315,7 @@ public final class PictureFit {
     places.forEach(
         (landmark, place) -> {
           double[] seen = camera.sees(place);
-          double x = picture.facesLeft() ? picture.widthPx() - seen[0] : seen[0];
-          all.add(new Mark(landmark, x, picture.heightPx() - seen[1]));
+          all.add(righted.mark(landmark, seen[0], seen[1]));
         });
     return all;
   }

@@ -54,5 +54,5 @@ public sealed interface PictureReading {
    * @param reason why not
    * @param remedy what to do
    */
-  record NotSeen(String reason, String remedy) implements PictureReading {}
+  record NotSeen(String reason, String remedy) implements PictureReading, Outcome {}
 }

@@ -50,14 +50,6 @@ public record SidePicture(int widthPx, int heightPx, List<Mark> marks) {
           new InvalidInput.Fault(
               "marks", "heel and toe are at one place; take the picture from the side"));
     }
-    if (Required.entry(at, Landmark.KNEE).yPx()
-        > Math.max(y(at, Landmark.HEEL), y(at, Landmark.TOE))) {
-      faults.add(new InvalidInput.Fault("marks", "the knee is below the foot"));
-    }
-  }
-
-  private static double y(Map<Landmark, Mark> at, Landmark landmark) {
-    return Required.entry(at, landmark).yPx();
   }
 
   private static double distance(Map<Landmark, Mark> at, Landmark one, Landmark other) {
@@ -92,18 +84,31 @@ public record SidePicture(int widthPx, int heightPx, List<Mark> marks) {
   }
 
   /** Whether the client looks to the left edge of the picture. */
-  boolean facesLeft() {
+  private boolean facesLeft() {
     Map<Landmark, Mark> at = means();
     return Required.entry(at, Landmark.TOE).xPx() < Required.entry(at, Landmark.HEEL).xPx();
   }
 
-  /** Pixels to the right as a client would be seen who looks to the right. */
-  double across(Mark mark) {
-    return facesLeft() ? widthPx - mark.xPx() : mark.xPx();
+  /** Its marks as they are turned to read: of a client who looks to the right. */
+  Righted righted() {
+    return new Righted(facesLeft(), widthPx, heightPx);
   }
 
-  /** Pixels upwards. */
-  double up(Mark mark) {
-    return heightPx - mark.yPx();
+  /** Places on a picture of a client who looks to the right, upwards from its lower edge. */
+  record Righted(boolean turned, int widthPx, int heightPx) {
+    /** Pixels to the right. */
+    double across(Mark mark) {
+      return turned ? widthPx - mark.xPx() : mark.xPx();
+    }
+
+    /** Pixels upwards. */
+    double up(Mark mark) {
+      return heightPx - mark.yPx();
+    }
+
+    /** A place so far across and up, as it is marked on the picture itself. */
+    Mark mark(Landmark landmark, double acrossPx, double upPx) {
+      return new Mark(landmark, turned ? widthPx - acrossPx : acrossPx, heightPx - upPx);
+    }
   }
 }

@@ -9,7 +9,6 @@ import istmo.core.quantity.InvalidInput;
 import istmo.core.quantity.Required;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -134,23 +133,23 @@ public record Sighting(
   public static Technique technique(List<Sighting> all) {
     Map<String, Map<String, Technique.Seen>> byExercise = new TreeMap<>();
     all.stream()
+        .filter(sighting -> sighting.countsAmong(all))
         .collect(Collectors.groupingBy(Sighting::exerciseId))
-        .forEach((exercise, of) -> byExercise.put(exercise, newest(of)));
+        .forEach((exercise, newest) -> byExercise.put(exercise, seen(newest)));
     return byExercise.isEmpty() ? Technique.USUAL : new Technique(byExercise);
   }
 
-  private static Map<String, Technique.Seen> newest(List<Sighting> of) {
-    LocalDate day = of.stream().map(Sighting::on).max(Comparator.naturalOrder()).orElseThrow();
+  private static Map<String, Technique.Seen> seen(List<Sighting> ofOneDay) {
     Map<String, List<Shift>> byParameter = new HashMap<>();
-    of.stream()
-        .filter(sighting -> sighting.on().equals(day))
-        .flatMap(sighting -> sighting.shifts().entrySet().stream())
-        .forEach(
-            entry ->
-                byParameter
-                    .computeIfAbsent(entry.getKey(), key -> new ArrayList<>())
-                    .add(entry.getValue()));
+    for (Sighting sighting : ofOneDay) {
+      sighting
+          .shifts()
+          .forEach(
+              (parameter, shift) ->
+                  byParameter.computeIfAbsent(parameter, key -> new ArrayList<>()).add(shift));
+    }
     Map<String, Technique.Seen> seen = new HashMap<>();
+    LocalDate day = ofOneDay.get(0).on();
     byParameter.forEach((parameter, shifts) -> seen.put(parameter, together(shifts, day)));
     return seen;
   }

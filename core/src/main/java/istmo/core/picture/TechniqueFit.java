@@ -115,31 +115,27 @@ public final class TechniqueFit {
   /**
    * The technique that explains a reading.
    *
-   * @param setup as the exercise was meant to be done
+   * @param setup as the exercise was meant to be done; the body must be able to
    * @param phase of the repetition that the picture shows; 1 is the bottom
    * @param loadKg external load
-   * @return empty where the model has no posture in this set-up
    */
-  public static Optional<Found> of(
+  static Found of(
       Family family, Body body, Setup setup, double phase, double loadKg, Seen reading) {
     return new TechniqueFit(family, body, setup, phase, loadKg, reading).found();
   }
 
-  private Optional<Found> found() {
-    Optional<double[]> usual = leans(setup);
-    if (usual.isEmpty()) {
-      return Optional.empty();
-    }
+  private Found found() {
+    double[] usual = leans(setup).orElseThrow();
     for (SetupParameter parameter : family.parameters()) {
       OptionalDouble spread = spread(parameter);
-      if (spread.isPresent() && moves(parameter, spread.getAsDouble(), usual.get())) {
+      if (spread.isPresent() && moves(parameter, spread.getAsDouble(), usual)) {
         open.add(new Open(parameter, setup.get(parameter), spread.getAsDouble()));
       }
     }
     double[] best = open.isEmpty() ? new double[0] : best();
     Setup as = with(best);
     Posture posture = (Posture) family.posture(body, as, phase, loadKg);
-    return Optional.of(found(best, posture));
+    return found(best, posture);
   }
 
   private OptionalDouble spread(SetupParameter parameter) {
@@ -260,12 +256,11 @@ public final class TechniqueFit {
       more[k] += STEP;
       double[] less = best.clone();
       less[k] -= STEP;
-      double[] above = leans(with(more)).orElse(at);
-      double[] below = leans(with(less)).orElse(at);
-      double wide =
-          (leans(with(more)).isPresent() ? STEP : 0) + (leans(with(less)).isPresent() ? STEP : 0);
+      Optional<double[]> above = leans(with(more));
+      Optional<double[]> below = leans(with(less));
+      double wide = (above.isPresent() ? STEP : 0) + (below.isPresent() ? STEP : 0);
       for (int i = 0; i < seen.length; i++) {
-        slopes.setEntry(i, k, wide == 0 ? 0 : (above[i] - below[i]) / wide);
+        slopes.setEntry(i, k, wide == 0 ? 0 : (above.orElse(at)[i] - below.orElse(at)[i]) / wide);
       }
     }
     RealMatrix told = slopes.transposeMultiply(precision.multiply(slopes));

@@ -41,14 +41,12 @@ public record TechniqueReading(
     Posture assumed,
     double loadKg,
     PictureReading.Seen seen,
-    TechniqueFit.Found found) {
+    TechniqueFit.Found found)
+    implements Outcome {
   public static final Allowed LOAD_KG = new Allowed(0, 600, "kg");
 
   /** The bottom of a repetition, where pictures tell most. */
   private static final double BOTTOM = 1;
-
-  /** What was tried, and what came of it: a reading, or why there is none. */
-  public record Outcome(Optional<TechniqueReading> reading, Optional<PictureReading.NotSeen> why) {}
 
   /**
    * What a picture is of.
@@ -78,22 +76,17 @@ public record TechniqueReading(
     Assumed assumed = assumed(subject);
     PictureReading reading = PictureFit.read(picture, assumed.scene());
     if (reading instanceof PictureReading.NotSeen not) {
-      return new Outcome(Optional.empty(), Optional.of(not));
+      return not;
     }
     PictureReading.Seen seen = (PictureReading.Seen) reading;
-    return new Outcome(
+    return new TechniqueReading(
+        subject.candidate(),
+        assumed.setup(),
+        assumed.scene().posture(),
+        assumed.loadKg(),
+        seen,
         TechniqueFit.of(
-                assumed.family(), subject.body(), assumed.setup(), BOTTOM, assumed.loadKg(), seen)
-            .map(
-                found ->
-                    new TechniqueReading(
-                        subject.candidate(),
-                        assumed.setup(),
-                        assumed.scene().posture(),
-                        assumed.loadKg(),
-                        seen,
-                        found)),
-        Optional.empty());
+            assumed.family(), subject.body(), assumed.setup(), BOTTOM, assumed.loadKg(), seen));
   }
 
   /** What Istmo assumes before a picture is looked at. */
@@ -181,6 +174,18 @@ public record TechniqueReading(
             "m",
             seen.hipAboveKnee(),
             points.hip().y() - points.knee().y()));
+  }
+
+  /** How the camera stood, in words. */
+  public String camera() {
+    Figure yaw = seen.yaw();
+    return Math.abs(yaw.value()) < yaw.error()
+        ? "The camera stood square to the side, as far as the marks tell."
+        : "The camera stood "
+            + Math.round(Math.toDegrees(Math.abs(yaw.value())))
+            + "° "
+            + (yaw.value() > 0 ? "in front of" : "behind")
+            + " square; the figures allow for it.";
   }
 
   /** What of the technique is otherwise than assumed by more than the picture's error, in words. */

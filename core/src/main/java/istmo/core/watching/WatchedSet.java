@@ -185,7 +185,8 @@ public record WatchedSet(
         : String.format(Locale.ROOT, "%.1f s", s);
   }
 
-  private static String numbers(List<Integer> of) {
+  /** Which repetitions, in words. */
+  public static String numbers(List<Integer> of) {
     return (of.size() == 1 ? "repetition " : "repetitions ")
         + String.join(", ", of.stream().map(String::valueOf).toList());
   }

@@ -55,12 +55,12 @@ class TechniqueReadingTest {
   private static TechniqueReading read(String id, Posture truth, double loadKg) {
     SidePicture picture =
         CAREFUL.of(MAN, truth, new Random(3), family(id).legs(candidate(id).usual()) == 2);
-    TechniqueReading.Outcome outcome =
+    Outcome outcome =
         TechniqueReading.of(
             new TechniqueReading.Subject(
                 MAN, Set.of(), candidate(id), PLACE, Map.of(), Optional.of(loadKg)),
             picture);
-    return outcome.reading().orElseThrow();
+    return (TechniqueReading) outcome;
   }
 
   private static TechniqueFit.Adjusted told(TechniqueReading reading, String parameter) {

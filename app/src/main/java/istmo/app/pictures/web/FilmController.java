@@ -83,7 +83,7 @@ class FilmController {
     return filmed
         .film()
         .map(FilmController::view)
-        .orElseGet(() -> notSeen(filmed.why().orElse(PictureController.NOTHING)));
+        .orElseGet(() -> notSeen(filmed.why().orElseThrow()));
   }
 
   private static double orNothing(@Nullable Double asked) {

@@ -12,6 +12,7 @@ import istmo.core.picture.FrontPicture;
 import istmo.core.picture.FrontReading;
 import istmo.core.picture.Landmark;
 import istmo.core.picture.Mark;
+import istmo.core.picture.Outcome;
 import istmo.core.picture.PictureReading;
 import istmo.core.picture.SidePicture;
 import istmo.core.picture.Sighting;
@@ -118,9 +119,6 @@ class PictureController {
   /** Why marks tell nothing, and what to do. */
   record NotSeenView(String reason, String remedy) {}
 
-  /** How the camera stood: in front of square, deg; negative behind. */
-  record CameraView(double offSquareDeg, double errorDeg) {}
-
   /**
    * What marks tell; either {@code notSeen} or the rest. fitted: where the posture as read has the
    * landmarks; expected: where the posture that Istmo assumed would have them.
@@ -131,7 +129,7 @@ class PictureController {
       List<SeenFigureView> technique,
       List<String> sentences,
       List<String> remarks,
-      @MayBeMissing CameraView camera,
+      @MayBeMissing String camera,
       @MayBeMissing Double loadKg,
       List<MarkView> fitted,
       List<MarkView> expected) {}
@@ -170,16 +168,11 @@ class PictureController {
   /** Reads marks on a picture of the bottom of a repetition; nothing is kept. */
   @PostMapping("/read")
   PictureReadingView read(@PathVariable UUID clientId, @RequestBody PictureInput input) {
-    TechniqueReading.Outcome outcome = pictures.read(input.request(clientId));
-    return outcome
-        .reading()
-        .map(PictureController::view)
-        .orElseGet(() -> notSeen(outcome.why().orElse(NOTHING)));
+    Outcome outcome = pictures.read(input.request(clientId));
+    return outcome instanceof TechniqueReading reading
+        ? view(reading)
+        : notSeen((PictureReading.NotSeen) outcome);
   }
-
-  static final PictureReading.NotSeen NOTHING =
-      new PictureReading.NotSeen(
-          "No technique explains these marks.", "Check the set-up, or take another picture.");
 
   /** What a picture from the front tells. */
   record FrontView(List<SeenFigureView> figures, List<String> sentences) {}
@@ -230,9 +223,7 @@ class PictureController {
         reading.found().technique().stream().map(PictureController::view).toList(),
         reading.sentences(),
         Stream.concat(reading.found().remarks().stream(), seen.remarks().stream()).toList(),
-        new CameraView(
-            Rounded.of(Math.toDegrees(seen.yaw().value())),
-            Rounded.of(Math.toDegrees(seen.yaw().error()))),
+        reading.camera(),
         Rounded.of(reading.loadKg()),
         seen.fitted().stream().map(MarkView::of).toList(),
         seen.expected().stream().map(MarkView::of).toList());
