@@ -97,7 +97,7 @@ export function Watch({
       {code === null ? (
         <div className="my-auto space-y-2">
           <p className="text-base">
-            Which sensor watches the set? It needs the network; what you log by hand does not.
+            What watches the set? It needs the network; what you log by hand does not.
           </p>
           {SENSORS.map((s) => (
             <button
