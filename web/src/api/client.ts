@@ -72,11 +72,14 @@ export type Fault = { field: string; message: string }
 export class Problem extends Error {
   readonly status: number
   readonly faults: Fault[]
+  /** by which the server's log knows what went wrong there */
+  readonly requestId?: string
 
-  constructor(status: number, detail: string, faults: Fault[]) {
+  constructor(status: number, detail: string, faults: Fault[], requestId?: string) {
     super(detail)
     this.status = status
     this.faults = faults
+    this.requestId = requestId
   }
 
   /** What is wrong with one field, if anything. */
@@ -123,10 +126,12 @@ export async function answer<T>(call: Promise<Answer<T>>): Promise<T> {
   const body = (typeof result.error === 'object' && result.error !== null ? result.error : {}) as {
     detail?: string
     faults?: Fault[]
+    requestId?: string
   }
   throw new Problem(
     result.response.status,
     body.detail ?? `The server answered ${result.response.status}.`,
     body.faults ?? [],
+    body.requestId,
   )
 }

@@ -1,13 +1,13 @@
 import type { ReactNode } from 'react'
 import { Button } from './Button'
-
-type Fault = { field: string; message: string }
+import { faultsOf } from './faults'
 
 /** Something went wrong: what, what was kept, and what to do. */
 export function Trouble({ error, retry }: { error: unknown; retry?: () => void }) {
   const message = error instanceof Error ? error.message : 'Something went wrong.'
   // a form marks its fields; where something is only shown there is nothing to mark
-  const faults = retry ? ((error as { faults?: Fault[] }).faults ?? []) : []
+  const faults = retry ? faultsOf(error) : []
+  const { status, requestId } = (error ?? {}) as { status?: number; requestId?: string }
   return (
     <div role="alert" className="border-l-2 border-warn bg-paper-2 px-3 py-2 text-sm">
       <p>{faults.length > 0 ? 'This cannot be shown:' : message}</p>
@@ -16,10 +16,13 @@ export function Trouble({ error, retry }: { error: unknown; retry?: () => void }
           {fault.field}: {fault.message}
         </p>
       ))}
+      {status !== undefined && status >= 500 && requestId && (
+        <p className="text-ink-2">Its number in the server’s log: {requestId}</p>
+      )}
       {retry && (
         <p className="mt-2 flex items-baseline gap-4">
           <Button onClick={retry}>Try again</Button>
-          {(error as { status?: number }).status === 404 && (
+          {status === 404 && (
             <a href="/" className="underline">
               To Today
             </a>

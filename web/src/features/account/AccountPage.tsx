@@ -1,14 +1,14 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { useState } from 'react'
-import type { FormEvent } from 'react'
 import { Link } from 'react-router'
-import { Problem, answer, api } from '../../api/client'
+import { z } from 'zod/mini'
+import { answer, api } from '../../api/client'
 import { keys, useAccount } from '../../api/queries'
 import { day } from '../../quantity/format'
 import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
 import { Quiet, Trouble, Waiting } from '../../ui/Notice'
-import { NewCoachFields, useNewCoach } from './Gate'
+import { useSavedForm } from '../../ui/forms'
+import { NOBODY, NewCoachFields, useNewCoach } from './NewCoach'
 import { forgetWalks } from '../floor/store'
 import { stayOut } from './signOut'
 
@@ -122,50 +122,42 @@ function SignedIn({ name, demo }: { name: string; demo: boolean }) {
   )
 }
 
+const PASSWORDS = z.object({ oldPassword: z.string(), newPassword: z.string() })
+const BLANK: z.input<typeof PASSWORDS> = { oldPassword: '', newPassword: '' }
+
 function Password() {
   const queries = useQueryClient()
-  const [oldPassword, setOld] = useState('')
-  const [newPassword, setNew] = useState('')
-  const change = useMutation({
-    mutationFn: () =>
-      answer(api.PUT('/api/account/password', { body: { oldPassword, newPassword } })),
-    onSuccess: () => {
-      setOld('')
-      setNew('')
+  const form = useSavedForm({
+    reads: PASSWORDS,
+    begins: BLANK,
+    save: (body) => answer(api.PUT('/api/account/password', { body })),
+    onSaved: (_, { begin }) => {
+      begin(BLANK)
       void queries.invalidateQueries({ queryKey: keys.signedIn })
     },
   })
-  const problem = change.error instanceof Problem ? change.error : null
-  const onSubmit = (event: FormEvent) => {
-    event.preventDefault()
-    change.mutate()
-  }
   return (
-    <form onSubmit={onSubmit} noValidate aria-label="Password" className="space-y-3">
+    <form onSubmit={form.submit} noValidate aria-label="Password" className="space-y-3">
       <h2 className="text-lg">Change the password</h2>
       <Field
         label="Password now"
         type="password"
         autoComplete="current-password"
-        value={oldPassword}
-        onChange={(event) => setOld(event.target.value)}
-        fault={problem?.fault('oldPassword')}
+        {...form.box('oldPassword')}
       />
       <Field
         label="New password"
         type="password"
         autoComplete="new-password"
-        value={newPassword}
-        onChange={(event) => setNew(event.target.value)}
-        fault={problem?.fault('newPassword')}
+        {...form.box('newPassword')}
       />
-      {change.isError && (problem?.faults.length ?? 0) === 0 && <Trouble error={change.error} />}
-      {change.isSuccess && (
+      {form.trouble && <Trouble error={form.trouble} />}
+      {form.saved && (
         <p role="status" className="text-sm">
           Changed, and signed out everywhere else.
         </p>
       )}
-      <Button type="submit" disabled={change.isPending}>
+      <Button type="submit" disabled={form.saving}>
         Change it
       </Button>
     </form>
@@ -173,28 +165,23 @@ function Password() {
 }
 
 function AnotherCoach() {
-  const form = useNewCoach()
-  const add = useMutation({
-    mutationFn: () => answer(api.POST('/api/account/coaches', { body: form.body })),
-    onSuccess: form.clear,
-  })
-  const onSubmit = (event: FormEvent) => {
-    event.preventDefault()
-    add.mutate()
-  }
+  const form = useNewCoach(
+    (body) => answer(api.POST('/api/account/coaches', { body })),
+    (_, { begin }) => begin(NOBODY),
+  )
   return (
-    <form onSubmit={onSubmit} noValidate aria-label="Another coach" className="space-y-3">
+    <form onSubmit={form.submit} noValidate aria-label="Another coach" className="space-y-3">
       <h2 className="text-lg">Add another coach</h2>
       <p className="text-sm text-ink-2">
         With clients, gyms and sessions of their own. Nobody sees anybody else’s.
       </p>
-      <NewCoachFields form={form} error={add.error} />
-      {add.isSuccess && (
+      <NewCoachFields form={form} />
+      {form.saved && (
         <p role="status" className="text-sm">
           Added.
         </p>
       )}
-      <Button type="submit" disabled={add.isPending}>
+      <Button type="submit" disabled={form.saving}>
         Add
       </Button>
     </form>

@@ -1,14 +1,17 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { Dialog } from 'radix-ui'
-import { Fragment, useEffect, useState } from 'react'
-import type { FormEvent, ReactNode } from 'react'
-import { Problem, SIGNED_OUT, answer, api } from '../../api/client'
+import { Fragment, Suspense, lazy, useEffect, useState } from 'react'
+import type { ReactNode } from 'react'
+import { SIGNED_OUT, answer, api } from '../../api/client'
 import type { Account } from '../../api/client'
-import { forgetTheLastCoach, keys, useAccount } from '../../api/queries'
+import { keys, useAccount } from '../../api/queries'
 import { Button } from '../../ui/Button'
-import { Field } from '../../ui/Field'
 import { Trouble, Waiting } from '../../ui/Notice'
 import { staysOut } from './signOut'
+
+// nobody who is signed in already waits for what a form needs
+const SignIn = lazy(() => import('./SignIn').then((room) => ({ default: room.SignIn })))
+const FirstAccount = lazy(() => import('./SignIn').then((room) => ({ default: room.FirstAccount })))
 
 /** Lets the screens in once somebody is signed in. A session that ends while a screen is open asks on top of it, so that nothing typed is lost. */
 export function Gate({ children }: { children: ReactNode }) {
@@ -47,10 +50,10 @@ export function Gate({ children }: { children: ReactNode }) {
   if (entering) return <Waiting what="Opening" />
   const ask = signedIn.demo ? (
     <EnterDemo pending={enter.isPending} error={enter.error} onEnter={() => enter.mutate()} />
-  ) : signedIn.firstRun ? (
-    <FirstAccount />
   ) : (
-    <SignIn lastId={lastId} />
+    <Suspense fallback={<Waiting what="Opening" />}>
+      {signedIn.firstRun ? <FirstAccount /> : <SignIn lastId={lastId} />}
+    </Suspense>
   )
   if (!wasIn) return <div className="mx-auto w-full max-w-md py-16">{ask}</div>
   return (
@@ -107,121 +110,5 @@ function EnterDemo({
         Enter the demo
       </Button>
     </div>
-  )
-}
-
-function SignIn({ lastId }: { lastId: string | undefined }) {
-  const queries = useQueryClient()
-  const [signInName, setName] = useState('')
-  const [password, setPassword] = useState('')
-  const enter = useMutation({
-    mutationFn: () => answer(api.POST('/api/account/sign-in', { body: { signInName, password } })),
-    onSuccess: async () => {
-      const account = await answer(api.GET('/api/account'))
-      if (lastId !== undefined && account.id !== lastId) forgetTheLastCoach(queries)
-      queries.setQueryData(keys.account, account)
-      return queries.invalidateQueries()
-    },
-  })
-  const onSubmit = (event: FormEvent) => {
-    event.preventDefault()
-    enter.mutate()
-  }
-  return (
-    <form onSubmit={onSubmit} noValidate aria-label="Sign in" className="space-y-3">
-      <h1 className="text-2xl">Sign in</h1>
-      <Field
-        label="Name"
-        autoComplete="username"
-        value={signInName}
-        onChange={(event) => setName(event.target.value)}
-        autoFocus
-      />
-      <Field
-        label="Password"
-        type="password"
-        autoComplete="current-password"
-        value={password}
-        onChange={(event) => setPassword(event.target.value)}
-      />
-      {enter.isError && <Trouble error={enter.error} />}
-      <Button look="ink" type="submit" disabled={enter.isPending}>
-        Sign in
-      </Button>
-    </form>
-  )
-}
-
-function FirstAccount() {
-  const queries = useQueryClient()
-  const form = useNewCoach()
-  const create = useMutation({
-    mutationFn: () => answer(api.POST('/api/account/first', { body: form.body })),
-    onSuccess: () => queries.invalidateQueries(),
-  })
-  const onSubmit = (event: FormEvent) => {
-    event.preventDefault()
-    create.mutate()
-  }
-  return (
-    <form onSubmit={onSubmit} noValidate aria-label="First account" className="space-y-3">
-      <h1 className="text-2xl">The first coach on this machine</h1>
-      <p className="text-sm text-ink-2">
-        There is nobody to send a forgotten password to: keep it somewhere safe.
-      </p>
-      <NewCoachFields form={form} error={create.error} />
-      <Button look="ink" type="submit" disabled={create.isPending}>
-        Begin
-      </Button>
-    </form>
-  )
-}
-
-export function useNewCoach() {
-  const [name, setName] = useState('')
-  const [signInName, setSignInName] = useState('')
-  const [password, setPassword] = useState('')
-  const clear = () => {
-    setName('')
-    setSignInName('')
-    setPassword('')
-  }
-  return { body: { name, signInName, password }, setName, setSignInName, setPassword, clear }
-}
-
-export function NewCoachFields({
-  form,
-  error,
-}: {
-  form: ReturnType<typeof useNewCoach>
-  error: Error | null
-}) {
-  const problem = error instanceof Problem ? error : null
-  return (
-    <>
-      <Field
-        label="Coach's name"
-        autoComplete="name"
-        value={form.body.name}
-        onChange={(event) => form.setName(event.target.value)}
-        fault={problem?.fault('name')}
-      />
-      <Field
-        label="Name to sign in with"
-        autoComplete="username"
-        value={form.body.signInName}
-        onChange={(event) => form.setSignInName(event.target.value)}
-        fault={problem?.fault('signInName')}
-      />
-      <Field
-        label="Password"
-        type="password"
-        autoComplete="new-password"
-        value={form.body.password}
-        onChange={(event) => form.setPassword(event.target.value)}
-        fault={problem?.fault('password')}
-      />
-      {error && (problem?.faults.length ?? 0) === 0 && <Trouble error={error} />}
-    </>
   )
 }

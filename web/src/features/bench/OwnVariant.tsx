@@ -1,10 +1,13 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { useState } from 'react'
-import { Problem, answer, api } from '../../api/client'
+import { z } from 'zod/mini'
+import { answer, api } from '../../api/client'
 import { keys } from '../../api/queries'
 import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
 import { Trouble } from '../../ui/Notice'
+import { useSavedForm } from '../../ui/forms'
+
+const NAME = z.object({ name: z.string() })
 
 /** Keeps the set-up on the bench under a name of the coach's own; it is then listed and ordered like any other. */
 export function KeepVariant({
@@ -19,38 +22,26 @@ export function KeepVariant({
   onKept: (candidateId: string) => void
 }) {
   const queries = useQueryClient()
-  const [name, setName] = useState('')
-  const keep = useMutation({
-    mutationFn: () =>
+  const form = useSavedForm({
+    reads: NAME,
+    begins: { name: '' },
+    save: ({ name }) =>
       answer(api.POST('/api/variants', { body: { exerciseId, name, setup, clientId } })),
-    onSuccess: async (kept) => {
+    onSaved: async (kept) => {
       await changed(queries)
       onKept(kept.id)
     },
   })
-  const fault = keep.error instanceof Problem ? keep.error.fault('name') : undefined
   return (
     <details className="mb-2 border-b border-rule pb-2 text-sm">
       <summary className="py-1">Keep this as a variant of your own</summary>
-      <form
-        className="mt-1 flex items-end gap-2"
-        onSubmit={(event) => {
-          event.preventDefault()
-          keep.mutate()
-        }}
-      >
-        <Field
-          label="Name"
-          className="min-w-0 flex-1"
-          value={name}
-          onChange={(event) => setName(event.target.value)}
-          fault={fault}
-        />
-        <Button type="submit" disabled={keep.isPending}>
+      <form className="mt-1 flex items-end gap-2" onSubmit={form.submit}>
+        <Field label="Name" className="min-w-0 flex-1" {...form.box('name')} />
+        <Button type="submit" disabled={form.saving}>
           Keep
         </Button>
       </form>
-      {keep.isError && !fault && <Trouble error={keep.error} />}
+      {form.error && !form.fault('name') && <Trouble error={form.error} />}
       <p className="mt-1 text-ink-2">
         Other clients get it in proportion to their own legs and mass. Only you see it.
       </p>

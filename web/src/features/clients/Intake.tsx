@@ -1,13 +1,14 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { useState } from 'react'
-import type { FormEvent } from 'react'
-import { Problem, answer, api } from '../../api/client'
+import { useQueryClient } from '@tanstack/react-query'
+import { z } from 'zod/mini'
+import { answer, api } from '../../api/client'
 import type { Catalogue, Client, Schemas } from '../../api/client'
 import { afterClientChanged } from '../../api/queries'
 import { trim } from '../../quantity/format'
+import { chosen, stored, typedNumber } from '../../quantity/typed'
 import { Button } from '../../ui/Button'
 import { Choice, Field } from '../../ui/Field'
 import { Trouble } from '../../ui/Notice'
+import { useSavedForm } from '../../ui/forms'
 import { CautionsField } from './CautionsField'
 import { ANKLE_WORDS } from './cautions'
 import { OwnData } from './OwnData'
@@ -25,7 +26,50 @@ const ANKLE = [
   { value: 'FREE', label: ANKLE_WORDS.FREE },
 ] as const
 
-/** Height in cm and weight in kg as the coach says them; sent in m and kg. */
+/** Height is typed in cm and sent in m; all else is sent as it is chosen. */
+const INTAKE = z.object({
+  name: z.string(),
+  statureM: z.pipe(
+    typedNumber,
+    z.transform((cm: number | undefined) => stored(cm, 100)),
+  ),
+  massKg: typedNumber,
+  sex: z.nullable(chosen<Client['sex']>()),
+  thigh: chosen<Client['thigh']>(),
+  ankle: chosen<Client['ankle']>(),
+  pain: chosen<Client['pain']>(),
+  profile: chosen<Client['profile']>(),
+  cautions: chosen<Client['cautions']>(),
+  restrictions: chosen<Client['restrictions']>(),
+})
+
+function typedOf(client?: Client): z.input<typeof INTAKE> {
+  return {
+    name: client?.name ?? '',
+    statureM: client ? trim(100 * client.statureM, 1) : '',
+    massKg: client ? String(client.massKg) : '',
+    sex: client?.sex ?? null,
+    thigh: client?.thigh ?? 'USUAL',
+    ankle: client?.ankle ?? 'USUAL',
+    pain: client?.pain ?? [],
+    profile: client?.profile ?? UNKNOWN,
+    cautions: client?.cautions ?? [],
+    restrictions: client?.restrictions ?? [],
+  }
+}
+
+function bodyOf(read: z.output<typeof INTAKE>): Schemas['ClientInput'] {
+  return {
+    ...read,
+    sex: read.sex ?? undefined,
+    restrictions: read.restrictions.map((restriction) => ({
+      ...restriction,
+      on: restriction.on || undefined,
+    })),
+  }
+}
+
+/** What is asked of a client before the first order, and what may be changed later. */
 export function Intake({
   client,
   catalogue,
@@ -39,137 +83,78 @@ export function Intake({
   onTakenIn: (id: string) => void
 }) {
   const queries = useQueryClient()
-  const [name, setName] = useState(client?.name ?? '')
-  const [stature, setStature] = useState(client ? trim(100 * client.statureM, 1) : '')
-  const [mass, setMass] = useState(client ? String(client.massKg) : '')
-  const [sex, setSex] = useState<Schemas['ClientView']['sex'] | null>(client?.sex ?? null)
-  const [thigh, setThigh] = useState<Client['thigh']>(client?.thigh ?? 'USUAL')
-  const [ankle, setAnkle] = useState<Client['ankle']>(client?.ankle ?? 'USUAL')
-  const [pain, setPain] = useState<Client['pain']>(client?.pain ?? [])
-  const [profile, setProfile] = useState<Client['profile']>(client?.profile ?? UNKNOWN)
-  const [cautions, setCautions] = useState<Client['cautions']>(client?.cautions ?? [])
-  const [restrictions, setRestrictions] = useState<Client['restrictions']>(
-    client?.restrictions ?? [],
-  )
-  const save = useMutation({
-    mutationFn: () => {
-      const number = (text: string) =>
-        text.trim() === '' ? undefined : Number(text.replace(',', '.'))
-      const cm = number(stature)
-      const body: Schemas['ClientInput'] = {
-        name,
-        statureM: cm === undefined ? undefined : cm / 100,
-        massKg: number(mass),
-        sex: sex ?? undefined,
-        thigh,
-        ankle,
-        pain,
-        profile,
-        cautions,
-        restrictions: restrictions.map((restriction) => ({
-          ...restriction,
-          on: restriction.on || undefined,
-        })),
-      }
-      return client
+  const form = useSavedForm({
+    reads: INTAKE,
+    begins: typedOf(client),
+    save: (read) =>
+      client
         ? answer(
             api.PUT('/api/clients/{id}', {
               params: { path: { id: client.id } },
-              body: { ...body, version: client.version },
+              body: { ...bodyOf(read), version: client.version },
             }),
           )
-        : answer(api.POST('/api/clients', { body }))
-    },
-    onSuccess: (saved) => {
+        : answer(api.POST('/api/clients', { body: bodyOf(read) })),
+    onSaved: (saved) => {
       afterClientChanged(queries)
       if (client) onDone()
       else onTakenIn(saved.id)
     },
   })
-  const problem = save.error instanceof Problem ? save.error : null
-  const onSubmit = (event: FormEvent) => {
-    event.preventDefault()
-    save.mutate()
-  }
+  const stature = form.box('statureM')
   return (
     <form
-      onSubmit={onSubmit}
+      onSubmit={form.submit}
       aria-label="Intake"
       noValidate
       className="space-y-3 border-l border-rule pl-5"
     >
       <h2 className="text-xl">{client ? client.name : 'New client: sixty seconds'}</h2>
-      <Field
-        label="Name"
-        value={name}
-        onChange={(event) => setName(event.target.value)}
-        fault={problem?.fault('name')}
-        autoFocus
-      />
+      <Field label="Name" {...form.box('name')} autoFocus />
       <div className="grid grid-cols-2 gap-3">
         <Field
           label="Height"
           unit="cm"
           inputMode="decimal"
-          value={stature}
-          onChange={(event) => setStature(event.target.value)}
-          fault={inCentimetres(problem?.fault('statureM'))}
+          {...stature}
+          fault={inCentimetres(stature.fault)}
         />
-        <Field
-          label="Weight"
-          unit="kg"
-          inputMode="decimal"
-          value={mass}
-          onChange={(event) => setMass(event.target.value)}
-          fault={problem?.fault('massKg')}
-        />
+        <Field label="Weight" unit="kg" inputMode="decimal" {...form.box('massKg')} />
       </div>
       <Choice
         label="Sex, for proportions"
-        value={sex}
-        onChange={setSex}
-        fault={problem?.fault('sex')}
+        {...form.choice('sex')}
         options={[
           { value: 'FEMALE', label: 'female' },
           { value: 'MALE', label: 'male' },
         ]}
       />
-      <Choice
-        label="Thigh, for the height"
-        value={thigh}
-        onChange={setThigh}
-        options={[...THIGH]}
-      />
-      <Choice
-        label="Ankle, knee to the wall"
-        value={ankle}
-        onChange={setAnkle}
-        options={[...ANKLE]}
-      />
+      <Choice label="Thigh, for the height" {...form.choice('thigh')} options={[...THIGH]} />
+      <Choice label="Ankle, knee to the wall" {...form.choice('ankle')} options={[...ANKLE]} />
       <PainField
         catalogue={catalogue}
-        pain={pain}
-        onPain={setPain}
-        fault={(field) => problem?.fault(field)}
+        pain={form.typed.pain}
+        onPain={(pain) => form.set('pain', pain)}
+        fault={form.fault}
       />
       <ProfileField
         catalogue={catalogue}
-        profile={profile}
-        onProfile={setProfile}
-        fault={(field) => problem?.fault(field)}
+        profile={form.typed.profile}
+        onProfile={(profile) => form.set('profile', profile)}
+        fault={form.fault}
       />
       <CautionsField
         known={catalogue.cautions}
         redFlags={catalogue.redFlags}
-        cautions={cautions}
-        restrictions={restrictions}
-        onCautions={setCautions}
-        onRestrictions={setRestrictions}
-        fault={(field) => problem?.fault(field)}
+        cautions={form.typed.cautions}
+        restrictions={form.typed.restrictions}
+        onCautions={(cautions) => form.set('cautions', cautions)}
+        onRestrictions={(restrictions) => form.set('restrictions', restrictions)}
+        fault={form.fault}
       />
-      {save.isError && <Trouble error={save.error} />}
+      {form.error && <Trouble error={form.error} />}
       <div className="sticky bottom-0 z-10 flex gap-2 border-t border-rule bg-paper py-2">
-        <Button look="ink" type="submit" disabled={save.isPending}>
+        <Button look="ink" type="submit" disabled={form.saving}>
           Save
         </Button>
         <Button onClick={onDone}>Cancel</Button>

@@ -1,54 +1,54 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import type { FormEvent } from 'react'
-import { Problem, answer, api } from '../../api/client'
+import { z } from 'zod/mini'
+import { answer, api } from '../../api/client'
 import type { Lifts } from '../../api/client'
 import { afterClientChanged, keys, useCatalogue, useLifts } from '../../api/queries'
 import { day, setWords } from '../../quantity/format'
+import { typedDay, typedNumber } from '../../quantity/typed'
 import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
 import { Trouble, Undo, Waiting } from '../../ui/Notice'
+import { useSavedForm } from '../../ui/forms'
 import { today } from '../../quantity/day'
 
 type Lift = Lifts['lifts'][number]
+
+const LIFT = z.object({
+  candidateId: z.string(),
+  loadKg: typedNumber,
+  repetitions: typedNumber,
+  reserve: typedNumber,
+  on: typedDay,
+})
 
 /** One known lift says how strong the client is; until then no load is shown anywhere. */
 export function KnownLifts({ clientId }: { clientId: string }) {
   const lifts = useLifts(clientId)
   const catalogue = useCatalogue()
   const queries = useQueryClient()
-  const [candidateId, setCandidate] = useState('back-squat/high-bar')
-  const [load, setLoad] = useState('')
-  const [repetitions, setRepetitions] = useState('')
-  const [reserve, setReserve] = useState('1')
-  const [on, setOn] = useState(today)
   const [removed, setRemoved] = useState<Lift | null>(null)
   const put = (otherLifts: Lifts) => {
     queries.setQueryData(keys.lifts(clientId), otherLifts)
     afterClientChanged(queries)
   }
-  const post = (l: {
-    candidateId: string
-    loadKg?: number
-    repetitions?: number
-    reserve?: number
-    on?: string
-  }) =>
-    answer(api.POST('/api/clients/{clientId}/lifts', { params: { path: { clientId } }, body: l }))
-  const number = (text: string) => (text.trim() === '' ? undefined : Number(text.replace(',', '.')))
-  const add = useMutation({
-    mutationFn: () =>
-      post({
-        candidateId,
-        loadKg: number(load),
-        repetitions: number(repetitions),
-        reserve: number(reserve),
-        on: on || undefined,
-      }),
-    onSuccess: (l) => {
-      setLoad('')
-      setRepetitions('')
-      put(l)
+  const post = (lift: z.output<typeof LIFT>) =>
+    answer(
+      api.POST('/api/clients/{clientId}/lifts', { params: { path: { clientId } }, body: lift }),
+    )
+  const form = useSavedForm({
+    reads: LIFT,
+    begins: {
+      candidateId: 'back-squat/high-bar',
+      loadKg: '',
+      repetitions: '',
+      reserve: '1',
+      on: today(),
+    },
+    save: post,
+    onSaved: (all, { begin, typed }) => {
+      begin({ ...typed, loadKg: '', repetitions: '' })
+      put(all)
     },
   })
   const remove = useMutation({
@@ -72,11 +72,6 @@ export function KnownLifts({ clientId }: { clientId: string }) {
   })
   if (lifts.isError) return <Trouble error={lifts.error} retry={() => void lifts.refetch()} />
   if (!lifts.data || !catalogue.data) return <Waiting what="Loading" />
-  const problem = add.error instanceof Problem ? add.error : null
-  const onSubmit = (event: FormEvent) => {
-    event.preventDefault()
-    add.mutate()
-  }
   return (
     <section aria-label="Known lifts" className="mt-4">
       <h2 className="border-b border-ink text-lg">Known lifts</h2>
@@ -117,7 +112,7 @@ export function KnownLifts({ clientId }: { clientId: string }) {
       )}
       {[remove, restore].map((x, k) => x.isError && <Trouble key={k} error={x.error} />)}
       <form
-        onSubmit={onSubmit}
+        onSubmit={form.submit}
         noValidate
         aria-label="Add a known lift"
         className="mt-2 grid grid-cols-2 items-end gap-2 sm:grid-cols-[minmax(0,1fr)_5rem_6rem_6rem_9rem_auto]"
@@ -126,8 +121,7 @@ export function KnownLifts({ clientId }: { clientId: string }) {
           Exercise
           <select
             className="mt-0.5 w-full border border-edge px-1 py-1.5 text-base text-ink"
-            value={candidateId}
-            onChange={(event) => setCandidate(event.target.value)}
+            {...form.register('candidateId')}
           >
             {catalogue.data.exercises.flatMap((exercise) =>
               exercise.candidates
@@ -140,40 +134,15 @@ export function KnownLifts({ clientId }: { clientId: string }) {
             )}
           </select>
         </label>
-        <Field
-          label="Load"
-          unit="kg"
-          inputMode="decimal"
-          value={load}
-          onChange={(event) => setLoad(event.target.value)}
-          fault={problem?.fault('loadKg')}
-        />
-        <Field
-          label="Repetitions"
-          inputMode="numeric"
-          value={repetitions}
-          onChange={(event) => setRepetitions(event.target.value)}
-          fault={problem?.fault('repetitions')}
-        />
-        <Field
-          label="In reserve"
-          inputMode="decimal"
-          value={reserve}
-          onChange={(event) => setReserve(event.target.value)}
-          fault={problem?.fault('reserve')}
-        />
-        <Field
-          label="Done on"
-          type="date"
-          value={on}
-          onChange={(event) => setOn(event.target.value)}
-          fault={problem?.fault('on')}
-        />
-        <Button type="submit" className="!min-h-9" disabled={add.isPending}>
+        <Field label="Load" unit="kg" inputMode="decimal" {...form.box('loadKg')} />
+        <Field label="Repetitions" inputMode="numeric" {...form.box('repetitions')} />
+        <Field label="In reserve" inputMode="decimal" {...form.box('reserve')} />
+        <Field label="Done on" type="date" {...form.box('on')} />
+        <Button type="submit" className="!min-h-9" disabled={form.saving}>
           Add
         </Button>
       </form>
-      {add.isError && (problem?.faults.length ?? 0) === 0 && <Trouble error={add.error} />}
+      {form.trouble && <Trouble error={form.trouble} />}
       <p className="mt-1 text-xs text-ink-2">
         A free bar or a sled says it best, to ten repetitions. Stacks of two machines do not
         compare: a lift on one says the load for that one only.

@@ -1,23 +1,16 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import type { FormEvent } from 'react'
 import { Link, useParams, useSearchParams } from 'react-router'
-import { Problem, answer, api } from '../../api/client'
+import { answer, api } from '../../api/client'
 import type { MeasuredKind, Measurements } from '../../api/client'
 import { afterClientChanged, keys, useMeasurements } from '../../api/queries'
-import { Landmarks, ReadingsPlot } from '../../chart/Readings'
-import { coachUnit, day, readingValue } from '../../quantity/format'
+import { ReadingsPlot } from '../../chart/Readings'
+import { day, readingValue } from '../../quantity/format'
 import { Button } from '../../ui/Button'
-import { Choice, FaultText, Field } from '../../ui/Field'
 import { Trouble, Undo, Waiting } from '../../ui/Notice'
 import { TapelessStarts } from '../bench/TapelessStarts'
 import { KnownLifts } from './KnownLifts'
-import { today } from '../../quantity/day'
-
-const SIDES = [
-  { value: 'LEFT', label: 'left' },
-  { value: 'RIGHT', label: 'right' },
-] as const
+import { NewReading } from './NewReading'
 
 type Reading = MeasuredKind['readings'][number]
 
@@ -201,99 +194,4 @@ function spread(kind: MeasuredKind): string {
     : kind.unit === 'deg'
       ? `${kind.error!.toFixed(0)}°`
       : `${kind.error!.toFixed(1)} kg`
-}
-
-function NewReading({
-  clientId,
-  kind,
-  onDone,
-}: {
-  clientId: string
-  kind: MeasuredKind
-  onDone: (m: Measurements) => void
-}) {
-  const [side, setSide] = useState<'LEFT' | 'RIGHT' | null>(null)
-  const [text, setText] = useState('')
-  const [on, setOn] = useState(today)
-  const unit = coachUnit(kind.unit)
-  const save = useMutation({
-    mutationFn: () => {
-      const typed = text.trim() === '' ? undefined : Number(text.replace(',', '.')) / unit.perStored
-      return answer(
-        api.POST('/api/clients/{clientId}/measurements', {
-          params: { path: { clientId } },
-          body: {
-            kind: kind.kind,
-            side: kind.twoSided ? (side ?? undefined) : 'NONE',
-            value: typed,
-            on: on || undefined,
-          },
-        }),
-      )
-    },
-    onSuccess: (m) => {
-      setText('')
-      onDone(m)
-    },
-  })
-  const problem = save.error instanceof Problem ? save.error : null
-  const onSubmit = (event: FormEvent) => {
-    event.preventDefault()
-    save.mutate()
-  }
-  return (
-    <form
-      onSubmit={onSubmit}
-      noValidate
-      aria-label="New reading"
-      className="space-y-3 border-l border-rule pl-5"
-    >
-      <h2 className="text-xl first-letter:uppercase">{kind.label}</h2>
-      <p className="text-sm">{kind.how}</p>
-      <Landmarks kind={kind.kind} />
-      {kind.twoSided && (
-        <Choice
-          label="Side"
-          value={side}
-          onChange={setSide}
-          options={[...SIDES]}
-          fault={problem?.fault('side')}
-        />
-      )}
-      <div className="grid grid-cols-2 gap-3">
-        <Field
-          label="Reading"
-          unit={unit.unit}
-          inputMode="decimal"
-          value={text}
-          onChange={(event) => setText(event.target.value)}
-          fault={inCoachUnit(kind.unit, problem?.fault('value'))}
-        />
-        <Field
-          label="Day"
-          type="date"
-          value={on}
-          onChange={(event) => setOn(event.target.value)}
-          fault={problem?.fault('on')}
-        />
-      </div>
-      <FaultText text={problem?.fault('kind')} />
-      {save.isError && (problem?.faults.length ?? 0) === 0 && <Trouble error={save.error} />}
-      <Button look="ink" type="submit" disabled={save.isPending}>
-        Add the reading
-      </Button>
-      <p className="text-xs text-ink-2">
-        Two readings of one day show how well they repeat. Left and right: lengths are averaged; for
-        movements and grip the lesser side counts.
-      </p>
-    </form>
-  )
-}
-
-/** Plain ranges come in metres; the coach typed centimetres. */
-function inCoachUnit(unit: string, fault?: string): string | undefined {
-  if (unit !== 'm' || !fault?.includes(' is not within ')) return fault
-  return fault
-    .replace(/[\d.]+/g, (name) => String(Math.round(1000 * Number(name)) / 10))
-    .replace(/ m$/, ' cm')
 }

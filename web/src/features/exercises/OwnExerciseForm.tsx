@@ -1,35 +1,135 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { useState } from 'react'
-import { Problem, answer, api } from '../../api/client'
+import { useQueryClient } from '@tanstack/react-query'
+import type { UseFormRegisterReturn } from 'react-hook-form'
+import { z } from 'zod/mini'
+import { answer, api } from '../../api/client'
 import type { ByWord, Catalogue } from '../../api/client'
 import { afterExerciseChanged } from '../../api/queries'
+import { trim } from '../../quantity/format'
+import { chosen, typedNumber } from '../../quantity/typed'
 import { Button } from '../../ui/Button'
 import { Choice, FaultText, Field, Tick } from '../../ui/Field'
 import { Trouble } from '../../ui/Notice'
-import { linesOf, saidOf, toggled } from './own'
+import { useSavedForm } from '../../ui/forms'
+import { toggled } from '../../ui/toggled'
+import { linesOf, saidOf } from './own'
 import type { Said } from './own'
 import { Regions } from './Regions'
 
+const typedLines = z.pipe(z.string(), z.transform(linesOf))
+
+const OWN = z.object({
+  name: z.string(),
+  does: chosen<Said['does']>(),
+  mainly: z.array(z.string()),
+  partly: z.array(z.string()),
+  needs: z.array(z.string()),
+  troubles: chosen<Said['troubles']>(),
+  knee: chosen<Said['knee']>(),
+  hip: chosen<Said['hip']>(),
+  back: chosen<Said['back']>(),
+  onBelly: z.boolean(),
+  oneLeg: z.boolean(),
+  repetitions: z.string(),
+  setUpMinutes: typedNumber,
+  alsoCalled: typedLines,
+  cues: typedLines,
+  stopSigns: typedLines,
+  cautions: typedLines,
+})
+
+const typedOf = (name: string, said: Said): z.input<typeof OWN> => ({
+  ...said,
+  name,
+  setUpMinutes: trim(said.setUpMinutes, 1),
+  alsoCalled: said.alsoCalled.join('\n'),
+  cues: said.cues.join('\n'),
+  stopSigns: said.stopSigns.join('\n'),
+  cautions: said.cautions.join('\n'),
+})
+
 /** Says what an exercise of the coach's own is: its name, what it trains and does, and, under more, all else. */
-export function OwnExerciseForm({
-  catalogue,
-  name: firstName,
-  said: firstSaid,
-  changes,
-  onKept,
-}: {
+export function OwnExerciseForm(asked: Asked) {
+  const { catalogue, changes } = asked
+  const form = useOwnExercise(asked)
+  const bends = catalogue.bends.map((bend) => ({ value: bend.id, label: bend.label }))
+  const marked = form.error !== null && form.trouble === null
+  return (
+    <form
+      className="space-y-3"
+      aria-label={changes ? `Change ${changes.name}` : 'An exercise of your own'}
+      onSubmit={form.submit}
+    >
+      <Field label="Name" {...form.box('name')} />
+      <Ticks
+        form={form}
+        field="does"
+        label="What it does"
+        options={catalogue.movements}
+        className="grid gap-x-4 sm:grid-cols-2"
+      />
+      <Regions
+        regions={catalogue.regions}
+        shares={form.typed}
+        onShares={({ mainly, partly }) => {
+          form.set('mainly', mainly)
+          form.set('partly', partly)
+        }}
+        fault={form.fault('mainly') ?? form.fault('partly')}
+      />
+      <div className="grid gap-3 sm:grid-cols-3">
+        <Choice label="The knee bends" options={bends} {...form.choice('knee')} />
+        <Choice label="The hip bends" options={bends} {...form.choice('hip')} />
+        <Choice
+          label="The lower back carries"
+          options={catalogue.backs.map((back) => ({ value: back.id, label: back.label }))}
+          {...form.choice('back')}
+        />
+      </div>
+      <div className="grid gap-3 sm:grid-cols-3">
+        <Field label="Repetitions" {...form.box('repetitions')} />
+        <Field label="To set up" unit="minutes" inputMode="decimal" {...form.box('setUpMinutes')} />
+        <div>
+          <Tick
+            label="One leg at a time"
+            checked={form.typed.oneLeg}
+            onChange={(oneLeg) => form.set('oneLeg', oneLeg)}
+          />
+          <Tick
+            label="On the belly, or a bar across the hips"
+            checked={form.typed.onBelly}
+            onChange={(onBelly) => form.set('onBelly', onBelly)}
+          />
+        </div>
+      </div>
+      <More catalogue={catalogue} form={form} />
+      {form.trouble && <Trouble error={form.trouble} />}
+      {marked && (
+        <p role="alert" className="text-sm text-warn">
+          Check the marked fields; nothing was lost.
+        </p>
+      )}
+      <Button type="submit" look="ink" disabled={form.saving}>
+        {changes ? 'Keep the changes' : 'Keep this exercise'}
+      </Button>
+    </form>
+  )
+}
+
+type Asked = {
   catalogue: Catalogue
   name: string
   said: Said
   /** the own exercise that is said otherwise; none for a new one */
   changes?: ByWord
   onKept: (kept: ByWord) => void
-}) {
+}
+
+function useOwnExercise({ name: firstName, said: firstSaid, changes, onKept }: Asked) {
   const queries = useQueryClient()
-  const [name, setName] = useState(firstName)
-  const [said, setSaid] = useState(firstSaid)
-  const keep = useMutation({
-    mutationFn: () =>
+  return useSavedForm({
+    reads: OWN,
+    begins: typedOf(firstName, firstSaid),
+    save: ({ name, ...said }) =>
       answer(
         changes
           ? api.PUT('/api/exercises/{exerciseId}', {
@@ -38,205 +138,87 @@ export function OwnExerciseForm({
             })
           : api.POST('/api/exercises', { body: { name, said } }),
       ),
-    onSuccess: async (kept) => {
+    onSaved: async (kept) => {
       await afterExerciseChanged(queries)
       onKept(kept)
     },
   })
-  const problem = keep.error instanceof Problem ? keep.error : undefined
-  const fault = (field: string) => problem?.fault(field)
-  const say = (more: Partial<Said>) => setSaid({ ...said, ...more })
-  return (
-    <form
-      className="space-y-3"
-      aria-label={changes ? `Change ${changes.name}` : 'An exercise of your own'}
-      onSubmit={(event) => {
-        event.preventDefault()
-        keep.mutate()
-      }}
-    >
-      <Field
-        label="Name"
-        value={name}
-        onChange={(event) => setName(event.target.value)}
-        fault={fault('name')}
-      />
-      <fieldset>
-        <legend className="text-sm text-ink-2">What it does</legend>
-        <div className="grid gap-x-4 sm:grid-cols-2">
-          {catalogue.movements.map((movement) => (
-            <Tick
-              key={movement.id}
-              label={movement.label}
-              checked={said.does?.includes(movement.id) ?? false}
-              onChange={() => say({ does: toggled(said.does, movement.id) })}
-            />
-          ))}
-        </div>
-        <FaultText text={fault('does')} />
-      </fieldset>
-      <Regions
-        regions={catalogue.regions}
-        said={said}
-        onSaid={setSaid}
-        fault={fault('mainly') ?? fault('partly')}
-      />
-      <div className="grid gap-3 sm:grid-cols-3">
-        <Choice
-          label="The knee bends"
-          options={catalogue.bends.map((bend) => ({ value: bend.id, label: bend.label }))}
-          value={said.knee ?? null}
-          onChange={(knee) => say({ knee })}
-        />
-        <Choice
-          label="The hip bends"
-          options={catalogue.bends.map((bend) => ({ value: bend.id, label: bend.label }))}
-          value={said.hip ?? null}
-          onChange={(hip) => say({ hip })}
-        />
-        <Choice
-          label="The lower back carries"
-          options={catalogue.backs.map((back) => ({ value: back.id, label: back.label }))}
-          value={said.back ?? null}
-          onChange={(back) => say({ back })}
-        />
-      </div>
-      <div className="grid gap-3 sm:grid-cols-3">
-        <Field
-          label="Repetitions"
-          value={said.repetitions ?? ''}
-          onChange={(event) => say({ repetitions: event.target.value })}
-          fault={fault('repetitions')}
-        />
-        <Field
-          label="To set up"
-          unit="minutes"
-          type="number"
-          min={0}
-          max={15}
-          step={0.5}
-          value={said.setUpMinutes ?? ''}
-          onChange={(event) =>
-            say({
-              setUpMinutes: event.target.value === '' ? undefined : Number(event.target.value),
-            })
-          }
-          fault={fault('setUpMinutes')}
-        />
-        <div>
-          <Tick
-            label="One leg at a time"
-            checked={said.oneLeg ?? false}
-            onChange={(oneLeg) => say({ oneLeg })}
-          />
-          <Tick
-            label="On the belly, or a bar across the hips"
-            checked={said.onBelly ?? false}
-            onChange={(onBelly) => say({ onBelly })}
-          />
-        </div>
-      </div>
-      <More catalogue={catalogue} said={said} say={say} fault={fault} />
-      {keep.isError && !problem?.faults.length && <Trouble error={keep.error} />}
-      {!!problem?.faults.length && (
-        <p role="alert" className="text-sm text-warn">
-          Check the marked fields; nothing was lost.
-        </p>
-      )}
-      <Button type="submit" look="ink" disabled={keep.isPending}>
-        {changes ? 'Keep the changes' : 'Keep this exercise'}
-      </Button>
-    </form>
-  )
 }
 
+type Form = ReturnType<typeof useOwnExercise>
+
 /** What it needs, when to leave it out, and what to tell the client. */
-function More({
-  catalogue,
-  said,
-  say,
-  fault,
-}: {
-  catalogue: Catalogue
-  said: Said
-  say: (more: Partial<Said>) => void
-  fault: (field: string) => string | undefined
-}) {
+function More({ catalogue, form }: { catalogue: Catalogue; form: Form }) {
+  const equipment = catalogue.equipment.map((item) => ({ id: item.id, label: item.name }))
   return (
     <details>
       <summary className="py-1 text-sm">
         Equipment, sore joints, nicknames, cues and cautions
       </summary>
       <div className="mt-1 space-y-3">
-        <fieldset>
-          <legend className="text-sm text-ink-2">It needs</legend>
-          <div className="grid max-h-48 gap-x-4 overflow-auto border border-rule px-2 sm:grid-cols-2">
-            {catalogue.equipment.map((equipment) => (
-              <Tick
-                key={equipment.id}
-                label={equipment.name}
-                checked={said.needs?.includes(equipment.id) ?? false}
-                onChange={() => say({ needs: toggled(said.needs, equipment.id) })}
-              />
-            ))}
-          </div>
-        </fieldset>
-        <fieldset>
-          <legend className="text-sm text-ink-2">Leave it out with a</legend>
-          <div className="flex flex-wrap gap-x-4">
-            {catalogue.painFlags.map((painFlag) => (
-              <Tick
-                key={painFlag.id}
-                label={painFlag.label}
-                checked={said.troubles?.includes(painFlag.id) ?? false}
-                onChange={() => say({ troubles: toggled(said.troubles, painFlag.id) })}
-              />
-            ))}
-          </div>
-        </fieldset>
+        <Ticks
+          form={form}
+          field="needs"
+          label="It needs"
+          options={equipment}
+          className="grid max-h-48 gap-x-4 overflow-auto border border-rule px-2 sm:grid-cols-2"
+        />
+        <Ticks
+          form={form}
+          field="troubles"
+          label="Leave it out with a"
+          options={catalogue.painFlags}
+          className="flex flex-wrap gap-x-4"
+        />
         <div className="grid gap-3 sm:grid-cols-2">
-          <Lines
-            label="Also called"
-            lines={said.alsoCalled}
-            onLines={(alsoCalled) => say({ alsoCalled })}
-            fault={fault('alsoCalled')}
-          />
-          <Lines
-            label="What you tell the client"
-            lines={said.cues}
-            onLines={(cues) => say({ cues })}
-            fault={fault('cues')}
-          />
-          <Lines
-            label="What ends a set"
-            lines={said.stopSigns}
-            onLines={(stopSigns) => say({ stopSigns })}
-            fault={fault('stopSigns')}
-          />
-          <Lines
-            label="What must be seen to"
-            lines={said.cautions}
-            onLines={(cautions) => say({ cautions })}
-            fault={fault('cautions')}
-          />
+          <Lines label="Also called" {...form.box('alsoCalled')} />
+          <Lines label="What you tell the client" {...form.box('cues')} />
+          <Lines label="What ends a set" {...form.box('stopSigns')} />
+          <Lines label="What must be seen to" {...form.box('cautions')} />
         </div>
       </div>
     </details>
   )
 }
 
+/** Any of some, ticked. */
+function Ticks<Id extends string>({
+  form,
+  field,
+  label,
+  options,
+  className,
+}: {
+  form: Form
+  field: 'does' | 'needs' | 'troubles'
+  label: string
+  options: { id: Id; label: string }[]
+  className: string
+}) {
+  const ticked: string[] = form.typed[field]
+  return (
+    <fieldset>
+      <legend className="text-sm text-ink-2">{label}</legend>
+      <div className={className}>
+        {options.map((option) => (
+          <Tick
+            key={option.id}
+            label={option.label}
+            checked={ticked.includes(option.id)}
+            onChange={() => form.set(field, toggled(ticked, option.id))}
+          />
+        ))}
+      </div>
+      <FaultText text={form.fault(field)} />
+    </fieldset>
+  )
+}
+
 function Lines({
   label,
-  lines,
-  onLines,
   fault,
-}: {
-  label: string
-  lines?: string[]
-  onLines: (lines: string[]) => void
-  fault?: string
-}) {
-  const [text, setText] = useState((lines ?? []).join('\n'))
+  ...box
+}: UseFormRegisterReturn & { label: string; fault?: string }) {
   return (
     <label className="block text-sm text-ink-2">
       {label}, one a line
@@ -244,11 +226,7 @@ function Lines({
         rows={3}
         aria-invalid={fault ? true : undefined}
         className={`mt-0.5 block w-full border px-2 py-1 text-base text-ink ${fault ? 'border-warn' : 'border-edge'}`}
-        value={text}
-        onChange={(event) => {
-          setText(event.target.value)
-          onLines(linesOf(event.target.value))
-        }}
+        {...box}
       />
       <FaultText text={fault} />
     </label>

@@ -1,20 +1,20 @@
 import type { Region } from '../../api/client'
 import { FaultText } from '../../ui/Field'
 import { NEXT, shareOf, withShare } from './own'
-import type { Said } from './own'
+import type { Shares } from './own'
 
 const WORDS = { none: '', mainly: 'a whole set', partly: 'half a set' }
 
 /** Which regions a hard set counts for: a tap goes from nothing to a whole set to half a one. */
 export function Regions({
   regions,
-  said,
-  onSaid,
+  shares,
+  onShares,
   fault,
 }: {
   regions: Region[]
-  said: Said
-  onSaid: (said: Said) => void
+  shares: Shares
+  onShares: (shares: Shares) => void
   fault?: string
 }) {
   const groups = [...new Set(regions.map((region) => region.group))]
@@ -30,7 +30,7 @@ export function Regions({
             {regions
               .filter((region) => region.group === group)
               .map((region) => {
-                const share = shareOf(said, region.id)
+                const share = shareOf(shares, region.id)
                 return (
                   <button
                     key={region.id}
@@ -38,7 +38,7 @@ export function Regions({
                     aria-pressed={share !== 'none'}
                     aria-label={`${region.coachName}: ${WORDS[share] || 'nothing'}`}
                     className={`min-h-7 border px-2 ${share === 'mainly' ? 'border-ink bg-ink text-paper' : share === 'partly' ? 'border-ink bg-paper-2' : 'border-edge hover:border-ink'}`}
-                    onClick={() => onSaid(withShare(said, region.id, NEXT[share]))}
+                    onClick={() => onShares(withShare(shares, region.id, NEXT[share]))}
                   >
                     {region.coachName}
                     {share === 'partly' && ' ½'}

@@ -1,14 +1,16 @@
 import { expect, test } from 'vitest'
-import { NEXT, NOTHING_SAID, linesOf, shareOf, toggled, withShare } from './own'
+import { toggled } from '../../ui/toggled'
+import { NEXT, NOTHING_SAID, linesOf, shareOf, withShare } from './own'
+import type { Shares } from './own'
 
 test('a region goes from nothing to a whole set to half a one and back', () => {
-  let said = NOTHING_SAID
-  const tap = () => (said = withShare(said, 'VL', NEXT[shareOf(said, 'VL')]))
+  let shares: Shares = NOTHING_SAID
+  const tap = () => (shares = withShare(shares, 'VL', NEXT[shareOf(shares, 'VL')]))
   expect(shareOf(tap(), 'VL')).toBe('mainly')
   expect(shareOf(tap(), 'VL')).toBe('partly')
-  expect(said.mainly).toEqual([])
+  expect(shares.mainly).toEqual([])
   expect(shareOf(tap(), 'VL')).toBe('none')
-  expect(said.partly).toEqual([])
+  expect(shares.partly).toEqual([])
 })
 
 test('lines are trimmed, blank ones go, and a tick comes and goes', () => {

@@ -1,6 +1,10 @@
 import type { ByWord, Schemas } from '../../api/client'
 
-export type Said = Schemas['OwnExerciseDocument']
+/** What a coach says of an exercise. */
+export type Said = Required<Schemas['OwnExerciseDocument']>
+
+/** The regions for which a hard set counts whole and half. */
+export type Shares = Pick<Said, 'mainly' | 'partly'>
 
 /** How much of a hard set a region gets. */
 export type Share = 'none' | 'partly' | 'mainly'
@@ -47,22 +51,18 @@ export const saidOf = (word: ByWord): Said => ({
   cautions: word.cautions,
 })
 
-export function shareOf(said: Said, region: string): Share {
-  if (said.mainly?.includes(region)) return 'mainly'
-  return said.partly?.includes(region) ? 'partly' : 'none'
+export function shareOf({ mainly, partly }: Shares, region: string): Share {
+  if (mainly.includes(region)) return 'mainly'
+  return partly.includes(region) ? 'partly' : 'none'
 }
 
-export function withShare(said: Said, region: string, share: Share): Said {
-  const without = (ids?: string[]) => (ids ?? []).filter((id) => id !== region)
+export function withShare({ mainly, partly }: Shares, region: string, share: Share): Shares {
+  const without = (ids: string[]) => ids.filter((id) => id !== region)
   return {
-    ...said,
-    mainly: share === 'mainly' ? [...without(said.mainly), region] : without(said.mainly),
-    partly: share === 'partly' ? [...without(said.partly), region] : without(said.partly),
+    mainly: share === 'mainly' ? [...without(mainly), region] : without(mainly),
+    partly: share === 'partly' ? [...without(partly), region] : without(partly),
   }
 }
-
-export const toggled = <T>(list: T[] | undefined, value: T): T[] =>
-  list?.includes(value) ? list.filter((nullable) => nullable !== value) : [...(list ?? []), value]
 
 /** One line of text each, without blank ones. */
 export const linesOf = (text: string): string[] =>

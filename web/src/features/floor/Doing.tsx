@@ -1,10 +1,12 @@
 import { useEffect, useState } from 'react'
+import { z } from 'zod/mini'
 import type { Floor } from './useFloor'
 import type { NextStep } from './walk'
 import { beginning, tempoPhases } from './walk'
 import { mass, platesWords, range } from '../plans/words'
 import type { MassUnit } from '../plans/words'
 import { trim } from '../../quantity/format'
+import { useTypedForm } from '../../ui/forms'
 import { Big, LoadStepper, Pick, Stepper, repetitionsTyped } from './Controls'
 import { readySound } from './sound'
 import { Tempo } from './Tempo'
@@ -279,13 +281,13 @@ function Guide({ floor, at, unit }: { floor: Floor; at: NextStep; unit: MassUnit
 
 /** Settings of this machine for this client, as they are read off it. */
 function Mark({ words, onWords }: { words: string; onWords: (w: string) => void }) {
-  const [text, setText] = useState<string | null>(null)
-  if (text === null) {
+  const [writing, setWriting] = useState(false)
+  if (!writing) {
     return (
       <button
         type="button"
         className="my-0.5 flex min-h-[48px] w-full items-center border-l-2 border-accent pl-2 text-left text-base"
-        onClick={() => setText(words)}
+        onClick={() => setWriting(true)}
       >
         {words ? (
           <span>
@@ -299,22 +301,29 @@ function Mark({ words, onWords }: { words: string; onWords: (w: string) => void 
     )
   }
   return (
-    <form
-      className="my-1 flex gap-1"
-      onSubmit={(event) => {
-        event.preventDefault()
+    <WriteMark
+      words={words}
+      onWords={(text) => {
         onWords(text)
-        setText(null)
+        setWriting(false)
       }}
-    >
+    />
+  )
+}
+
+const MARK = z.object({ text: z.string() })
+
+function WriteMark({ words, onWords }: { words: string; onWords: (w: string) => void }) {
+  const form = useTypedForm({ reads: MARK, begins: { text: words } })
+  return (
+    <form className="my-1 flex gap-1" onSubmit={form.whenRead(({ text }) => onWords(text))}>
       <input
         aria-label="Marks"
         autoFocus
         maxLength={200}
         className="min-h-[48px] min-w-0 flex-1 border border-ink px-2 text-base"
-        value={text}
         placeholder="Seat 4 · roller 2"
-        onChange={(event) => setText(event.target.value)}
+        {...form.register('text')}
       />
       <button type="submit" className="min-h-[48px] border border-ink bg-ink px-3 text-paper">
         Keep

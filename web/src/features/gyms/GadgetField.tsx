@@ -4,6 +4,7 @@ import { answer, api } from '../../api/client'
 import type { GadgetLink, Schemas } from '../../api/client'
 import { trim } from '../../quantity/format'
 import { Button } from '../../ui/Button'
+import { FaultText } from '../../ui/Field'
 
 type Props = {
   kind: GadgetLink['kind']
@@ -13,6 +14,7 @@ type Props = {
   perInside: number
   text: string
   onText: (t: string) => void
+  fault?: string
   /** where the demo's stand-in is held */
   standIn: Schemas['StandInInput']
 }
@@ -30,7 +32,7 @@ const FROM: Record<GadgetLink['kind'], string> = {
 }
 
 /** A value that is typed, or taken from a gadget once it stands still. */
-export function GadgetField({ kind, label, unit, perInside, text, onText, standIn }: Props) {
+export function GadgetField({ kind, label, unit, perInside, text, onText, fault, standIn }: Props) {
   const id = useId()
   const [code, setCode] = useState<string | null>(null)
   const [failed, setFailed] = useState('')
@@ -63,10 +65,12 @@ export function GadgetField({ kind, label, unit, perInside, text, onText, standI
       <input
         id={id}
         inputMode="decimal"
-        className="mt-0.5 w-full border border-edge px-2 py-1 text-base"
+        aria-invalid={fault ? true : undefined}
+        className={`mt-0.5 w-full border px-2 py-1 text-base ${fault ? 'border-warn' : 'border-edge'}`}
         value={text}
         onChange={(event) => onText(event.target.value)}
       />
+      <FaultText text={fault} />
       {code === null ? (
         <Button look="bare" className="!min-h-6 !p-0 text-xs" onClick={() => void open()}>
           {FROM[kind]}

@@ -1,14 +1,12 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import type { FormEvent } from 'react'
 import { Link, useLocation } from 'react-router'
-import { Problem, answer, api } from '../../api/client'
-import type { Catalogue, Gym } from '../../api/client'
+import { answer, api } from '../../api/client'
+import type { Gym } from '../../api/client'
 import { afterGymChanged, useCatalogue, useGyms, useRemovedGyms } from '../../api/queries'
 import { Button } from '../../ui/Button'
-import { Field, Tick } from '../../ui/Field'
 import { Quiet, Trouble, Undo, Waiting } from '../../ui/Notice'
-import { WordMenu } from '../../ui/WordMenu'
+import { GymForm } from './GymForm'
 
 /** Gyms: a tick list of what is there. */
 export function GymsPage() {
@@ -129,114 +127,5 @@ function TakenOut({ onPutBack }: { onPutBack: (gym: Gym) => void }) {
         ))}
       </ul>
     </details>
-  )
-}
-
-function GymForm({
-  gym,
-  others,
-  catalogue,
-  onDone,
-}: {
-  gym?: Gym
-  others: Gym[]
-  catalogue: Catalogue
-  onDone: () => void
-}) {
-  const queries = useQueryClient()
-  const [name, setName] = useState(gym?.name ?? '')
-  const [equipment, setEquipment] = useState<string[]>(gym?.equipment ?? [])
-  const [find, setFind] = useState('')
-  const save = useMutation({
-    mutationFn: () =>
-      gym
-        ? answer(
-            api.PUT('/api/gyms/{id}', {
-              params: { path: { id: gym.id } },
-              body: { version: gym.version, name, equipment },
-            }),
-          )
-        : answer(api.POST('/api/gyms', { body: { name, equipment } })),
-    onSuccess: () => {
-      afterGymChanged(queries)
-      void queries.invalidateQueries({ queryKey: ['machines'] })
-      onDone()
-    },
-  })
-  const problem = save.error instanceof Problem ? save.error : null
-  const groups = [...new Set(catalogue.equipment.map((otherEquipment) => otherEquipment.group))]
-  const matches = (otherEquipment: Catalogue['equipment'][number]) =>
-    [otherEquipment.name, ...otherEquipment.alsoCalled].some((word) =>
-      word.toLowerCase().includes(find.trim().toLowerCase()),
-    )
-  const onSubmit = (event: FormEvent) => {
-    event.preventDefault()
-    save.mutate()
-  }
-  return (
-    <form
-      onSubmit={onSubmit}
-      aria-label="Gym"
-      noValidate
-      className="space-y-3 border-l border-rule pl-5"
-    >
-      <h2 className="text-xl">{gym ? gym.name : 'New gym: tick what is there'}</h2>
-      <Field
-        label="Name"
-        value={name}
-        onChange={(event) => setName(event.target.value)}
-        fault={problem?.fault('name')}
-        autoFocus
-      />
-      {!gym && others.length > 0 && (
-        <p className="text-sm">
-          <WordMenu
-            label="Copy from"
-            text="Copy what another gym has"
-            options={others.map((other) => ({ value: other.id, label: other.name }))}
-            onChange={(id) => setEquipment(others.find((other) => other.id === id)!.equipment)}
-          />
-          , then untick what is missing.
-        </p>
-      )}
-      <Field
-        label="Find by name or nickname"
-        value={find}
-        onChange={(event) => setFind(event.target.value)}
-        placeholder="the 45"
-      />
-      {groups.map((group) => {
-        const items = catalogue.equipment.filter(
-          (otherEquipment) => otherEquipment.group === group && matches(otherEquipment),
-        )
-        return items.length === 0 ? null : (
-          <fieldset key={group}>
-            <legend className="w-full border-b border-rule text-sm text-ink-2">{group}</legend>
-            {items.map((item) => (
-              <Tick
-                key={item.id}
-                label={item.name}
-                note={item.alsoCalled.join(', ')}
-                checked={equipment.includes(item.id)}
-                onChange={(on) =>
-                  setEquipment(
-                    on
-                      ? [...equipment, item.id]
-                      : equipment.filter((exercise) => exercise !== item.id),
-                  )
-                }
-              />
-            ))}
-          </fieldset>
-        )
-      })}
-      {save.isError && <Trouble error={save.error} />}
-      <div className="sticky bottom-0 z-10 flex gap-2 border-t border-rule bg-paper py-2">
-        <Button look="ink" type="submit" disabled={save.isPending}>
-          Save
-        </Button>
-        <Button onClick={onDone}>Cancel</Button>
-      </div>
-    </form>
   )
 }

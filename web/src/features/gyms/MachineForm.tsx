@@ -1,13 +1,16 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { useId, useState } from 'react'
-import type { FormEvent } from 'react'
-import { Problem, answer, api } from '../../api/client'
+import { useQueryClient } from '@tanstack/react-query'
+import { useId } from 'react'
+import type { UseFormRegisterReturn } from 'react-hook-form'
+import { z } from 'zod/mini'
+import { answer, api } from '../../api/client'
 import type { Machine, MachineDetail, Machines, Schemas } from '../../api/client'
 import { afterGymChanged, keys } from '../../api/queries'
 import { detailUnit, trim } from '../../quantity/format'
+import { stored, typedNumber } from '../../quantity/typed'
 import { Button } from '../../ui/Button'
 import { FaultText } from '../../ui/Field'
 import { Trouble } from '../../ui/Notice'
+import { useSavedForm } from '../../ui/forms'
 import { Pulls } from './Pulls'
 
 type Props = {
@@ -17,54 +20,68 @@ type Props = {
   brief: Schemas['BriefInput'] | null
 }
 
+/** What is typed by machine and value, named as the server names what is wrong with it. */
+const VALUES = z.object({ measured: z.record(z.string(), z.record(z.string(), typedNumber)) })
+
 /** One machine: each value generic until somebody has measured it, and how to. */
 export function MachineForm({ gymId, version, machine, brief }: Props) {
   const queries = useQueryClient()
-  const [texts, setTexts] = useState<Record<string, string>>(() =>
-    Object.fromEntries(
-      machine.details
-        .filter((detail) => detail.measured)
-        .map((detail) => [detail.id, shown(detail, detail.value)]),
-    ),
-  )
   const put = (machines: Machines) => {
     queries.setQueryData(keys.machines(gymId), machines)
     afterGymChanged(queries)
   }
-  const save = useMutation({
-    mutationFn: () => {
-      const measured = Object.fromEntries(
-        machine.details
-          .filter((detail) => (texts[detail.id] ?? '').trim() !== '')
-          .map((detail) => [detail.id, stored(detail, texts[detail.id]!)]),
-      )
-      return answer(
+  const form = useSavedForm({
+    reads: VALUES,
+    begins: {
+      measured: {
+        [machine.item]: Object.fromEntries(
+          machine.details.map((detail) => [
+            detail.id,
+            detail.measured ? shown(detail, detail.value) : '',
+          ]),
+        ),
+      },
+    },
+    save: ({ measured }) =>
+      answer(
         api.PUT('/api/gyms/{gymId}/machines/{item}', {
           params: { path: { gymId, item: machine.item } },
-          body: { version, measured },
+          body: {
+            version,
+            measured: Object.fromEntries(
+              machine.details.flatMap((detail) => {
+                const { perStored } = detailUnit(detail.unit)
+                const value = stored(measured[machine.item]![detail.id], perStored)
+                return value === undefined ? [] : [[detail.id, value]]
+              }),
+            ),
+          },
         }),
-      )
-    },
-    onSuccess: put,
+      ),
+    onSaved: put,
   })
-  const problem = save.error instanceof Problem ? save.error : null
-  const fault = (detail: MachineDetail) =>
-    inUnit(detail, problem?.fault(`measured.${machine.item}.${detail.id}`))
-  const moved = machine.details.some(
-    (detail) => (texts[detail.id] ?? '') !== (detail.measured ? shown(detail, detail.value) : ''),
-  )
-  const onSubmit = (event: FormEvent) => {
-    event.preventDefault()
-    save.mutate()
-  }
+  const rows = (details: MachineDetail[]) =>
+    details.map((detail) => {
+      const field = `measured.${machine.item}.${detail.id}` as const
+      const box = form.box(field)
+      return (
+        <Detail
+          key={detail.id}
+          detail={detail}
+          text={form.typed.measured[machine.item]![detail.id]!}
+          {...box}
+          fault={inUnit(detail, box.fault)}
+        />
+      )
+    })
   const byHand = machine.details.filter((detail) => !fromPulls(detail))
   const byScale = machine.details.filter(fromPulls)
   return (
     <div className="min-w-0">
-      <form onSubmit={onSubmit} noValidate aria-label={machine.name}>
+      <form onSubmit={form.submit} noValidate aria-label={machine.name}>
         <div className="flex flex-wrap items-baseline justify-between gap-2 border-b border-ink pb-1">
           <h2 className="text-xl">{machine.name}</h2>
-          <Button look="ink" type="submit" disabled={save.isPending || !moved}>
+          <Button look="ink" type="submit" disabled={form.saving || !form.changed}>
             Save
           </Button>
         </div>
@@ -72,37 +89,23 @@ export function MachineForm({ gymId, version, machine, brief }: Props) {
           Leave blank for usual values. What is filled in counts as measured here, in every ranking
           and set-up.
         </p>
-        {byHand.map((detail) => (
-          <Detail
-            key={detail.id}
-            detail={detail}
-            text={texts[detail.id] ?? ''}
-            onText={(text) => setTexts({ ...texts, [detail.id]: text })}
-            fault={fault(detail)}
-          />
-        ))}
+        {rows(byHand)}
         {byScale.length > 0 && (
           <details
-            open={
-              byScale.some((detail) => detail.measured) || byScale.some((detail) => fault(detail))
-            }
+            open={byScale.some(
+              (detail) =>
+                detail.measured ||
+                form.fault(`measured.${machine.item}.${detail.id}`) !== undefined,
+            )}
           >
             <summary className="py-1 text-sm">
               Resistance over the travel, where it is known by figures (
               {byScale.filter((detail) => detail.measured).length} known)
             </summary>
-            {byScale.map((detail) => (
-              <Detail
-                key={detail.id}
-                detail={detail}
-                text={texts[detail.id] ?? ''}
-                onText={(text) => setTexts({ ...texts, [detail.id]: text })}
-                fault={fault(detail)}
-              />
-            ))}
+            {rows(byScale)}
           </details>
         )}
-        {save.isError && (problem?.faults.length ?? 0) === 0 && <Trouble error={save.error} />}
+        {form.trouble && <Trouble error={form.trouble} />}
       </form>
       {machine.travel !== 'NONE' && (
         <Pulls gymId={gymId} version={version} machine={machine} brief={brief} onSaved={put} />
@@ -116,14 +119,13 @@ function fromPulls(detail: MachineDetail): boolean {
 }
 
 function Detail({
-  detail: detail,
+  detail,
   text,
-  onText,
   fault,
-}: {
+  ...box
+}: UseFormRegisterReturn & {
   detail: MachineDetail
   text: string
-  onText: (t: string) => void
   fault?: string
 }) {
   const id = useId()
@@ -145,12 +147,7 @@ function Detail({
         <span className="block text-xs text-ink-2">{detail.how}</span>
       </label>
       {detail.unit === 'yes' ? (
-        <select
-          id={id}
-          className="border border-edge px-1 py-1"
-          value={text}
-          onChange={(event) => onText(event.target.value)}
-        >
+        <select id={id} className="border border-edge px-1 py-1" {...box}>
           <option value="">not looked at</option>
           <option value="1">yes</option>
           <option value="0">no</option>
@@ -162,8 +159,7 @@ function Detail({
             inputMode="decimal"
             aria-invalid={fault ? true : undefined}
             className={`w-20 border px-2 py-1 text-right ${fault ? 'border-warn' : 'border-edge'}`}
-            value={text}
-            onChange={(event) => onText(event.target.value)}
+            {...box}
           />
           <span className="text-sm text-ink-2">{unit.unit}</span>
         </span>
@@ -179,10 +175,6 @@ function Detail({
 
 function shown(detail: MachineDetail, value: number): string {
   return trim(value * detailUnit(detail.unit).perStored, detail.unit === 'kg' ? 2 : 1)
-}
-
-function stored(detail: MachineDetail, text: string): number {
-  return Number(text.replace(',', '.')) / detailUnit(detail.unit).perStored
 }
 
 /** The server names the range in metres or as a ratio; the coach typed centimetres or per cent. */

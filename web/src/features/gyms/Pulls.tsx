@@ -1,17 +1,26 @@
 import { useMutation } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
+import { z } from 'zod/mini'
 import { Problem, answer, api } from '../../api/client'
 import type { Fit, Machine, Machines, Schemas } from '../../api/client'
 import { FitPlot } from '../../chart/FitPlot'
 import { detailUnit, percent, trim } from '../../quantity/format'
+import { readNumber, stored, typedNumber } from '../../quantity/typed'
 import { NEWTONS_PER_KG } from '../../quantity/units'
 import { Button } from '../../ui/Button'
-import { FaultText } from '../../ui/Field'
+import { FaultText, Field } from '../../ui/Field'
 import { Trouble } from '../../ui/Notice'
+import { useTypedForm } from '../../ui/forms'
 import { GadgetField } from './GadgetField'
 
-type Direction = 'UP' | 'DOWN' | 'STILL'
-type Row = { at: string; force: string; lever: string; load: string; direction: Direction }
+const PULL = z.object({
+  at: typedNumber,
+  force: typedNumber,
+  lever: typedNumber,
+  load: typedNumber,
+  direction: z.enum(['UP', 'DOWN', 'STILL']),
+})
+type Row = z.input<typeof PULL>
 type Props = {
   gymId: string
   version: number
@@ -35,22 +44,22 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
       direction: pull.direction,
     })),
   )
-  const [next, setNext] = useState<Row>({
-    ...EMPTY,
-    lever: machine.pulls[0] ? trim(machine.pulls[0].leverM * 100, 1) : '',
-    load: machine.pulls[0] ? trim(machine.pulls[0].loadKg, 2) : '',
+  const { typed: next, ...form } = useTypedForm({
+    reads: PULL,
+    begins: {
+      ...EMPTY,
+      lever: machine.pulls[0] ? trim(machine.pulls[0].leverM * 100, 1) : '',
+      load: machine.pulls[0] ? trim(machine.pulls[0].loadKg, 2) : '',
+    },
   })
   const [changed, setChanged] = useState(false)
-  const number = (text: string) => (text.trim() === '' ? undefined : Number(text.replace(',', '.')))
-  const scaled = (text: string, f: number) =>
-    number(text) === undefined ? undefined : number(text)! * f
   const body = (list: Row[]) => ({
     pulls: list.map((row) => ({
-      at: scaled(row.at, 1 / at.perStored),
-      forceN: scaled(row.force, NEWTONS_PER_KG),
-      loadKg: number(row.load),
+      at: stored(readNumber(row.at), at.perStored),
+      forceN: stored(readNumber(row.force), 1 / NEWTONS_PER_KG),
+      loadKg: readNumber(row.load),
       direction: row.direction,
-      ...(lever ? { leverM: scaled(row.lever, 0.01) } : {}),
+      ...(lever ? { leverM: stored(readNumber(row.lever), 100) } : {}),
     })),
   })
   const path = { gymId, item: machine.item }
@@ -117,16 +126,15 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
         aria-label="Add a pull"
         noValidate
         className="grid grid-cols-2 items-start gap-2 sm:grid-cols-[repeat(5,minmax(0,1fr))_auto]"
-        onSubmit={(event) => {
-          event.preventDefault()
+        onSubmit={form.whenRead(() => {
           change([...rows, next])
-          setNext({
+          form.begin({
             ...next,
             at: next.direction === 'UP' ? next.at : '',
             force: '',
             direction: next.direction === 'UP' ? 'DOWN' : 'UP',
           })
-        }}
+        })}
       >
         <GadgetField
           kind={lever ? 'ANGLE' : 'LENGTH'}
@@ -134,8 +142,9 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
           unit={at.unit}
           perInside={at.perStored}
           text={next.at}
-          onText={(text) => setNext({ ...next, at: text })}
-          standIn={{ at: scaled(next.at, 1 / at.perStored) ?? (lever ? 60 : 0.3) }}
+          onText={(text) => form.set('at', text)}
+          fault={form.fault('at')}
+          standIn={{ at: stored(readNumber(next.at), at.perStored) ?? (lever ? 60 : 0.3) }}
         />
         <GadgetField
           kind="FORCE"
@@ -143,13 +152,14 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
           unit="kg"
           perInside={1 / NEWTONS_PER_KG}
           text={next.force}
-          onText={(text) => setNext({ ...next, force: text })}
+          onText={(text) => form.set('force', text)}
+          fault={form.fault('force')}
           standIn={{
             gymId,
             item: machine.item,
-            at: scaled(next.at, 1 / at.perStored) ?? 60,
-            leverM: scaled(next.lever, 0.01) ?? 0.38,
-            loadKg: number(next.load) ?? 0,
+            at: stored(readNumber(next.at), at.perStored) ?? 60,
+            leverM: stored(readNumber(next.lever), 100) ?? 0.38,
+            loadKg: readNumber(next.load) ?? 0,
             direction: next.direction,
             dropout: true,
           }}
@@ -161,25 +171,22 @@ export function Pulls({ gymId, version, machine, brief, onSaved }: Props) {
             unit="cm"
             perInside={100}
             text={next.lever}
-            onText={(text) => setNext({ ...next, lever: text })}
+            onText={(text) => form.set('lever', text)}
+            fault={form.fault('lever')}
             standIn={{ at: 0.38 }}
           />
         )}
-        <label className="block text-sm text-ink-2">
-          {lever ? 'Pin (kg)' : 'Plates (kg)'}
-          <input
-            inputMode="decimal"
-            className="mt-0.5 w-full border border-edge px-2 py-1 text-base text-ink"
-            value={next.load}
-            onChange={(event) => setNext({ ...next, load: event.target.value })}
-          />
-        </label>
+        <Field
+          label={lever ? 'Pin' : 'Plates'}
+          unit="kg"
+          inputMode="decimal"
+          {...form.box('load')}
+        />
         <label className="block text-sm text-ink-2">
           While it goes
           <select
             className="mt-0.5 w-full border border-edge px-1 py-1.5 text-base text-ink"
-            value={next.direction}
-            onChange={(event) => setNext({ ...next, direction: event.target.value as Direction })}
+            {...form.register('direction')}
           >
             <option value="UP">up</option>
             <option value="DOWN">down</option>

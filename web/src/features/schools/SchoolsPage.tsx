@@ -1,70 +1,13 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import type { FormEvent } from 'react'
 import type { School } from '../../api/client'
-import { Problem, answer, api } from '../../api/client'
+import { answer, api } from '../../api/client'
 import { keys, useSchools } from '../../api/queries'
 import { Button } from '../../ui/Button'
-import { Field } from '../../ui/Field'
 import { Trouble, Waiting } from '../../ui/Notice'
-
-const DIALS = [
-  {
-    id: 'lengthBias',
-    label: 'Long lengths count more',
-    low: 'short more',
-    high: 'long more',
-    min: -1.5,
-    max: 1.5,
-    step: 0.1,
-  },
-  {
-    id: 'passiveWeight',
-    label: 'Stretch tension counts',
-    low: 'not at all',
-    high: 'as much as active',
-    min: 0,
-    max: 1,
-    step: 0.05,
-  },
-  {
-    id: 'activityTrust',
-    label: 'Studies of muscle activity count',
-    low: 'not at all',
-    high: 'like growth',
-    min: 0,
-    max: 1,
-    step: 0.05,
-  },
-  {
-    id: 'practiceTrust',
-    label: 'What coaches agree on counts',
-    low: 'not at all',
-    high: 'like growth',
-    min: 0,
-    max: 1,
-    step: 0.05,
-  },
-  {
-    id: 'basics',
-    label: 'Heavy basics count more',
-    low: 'no',
-    high: 'much',
-    min: 0,
-    max: 3,
-    step: 0.1,
-  },
-] as const
-
-type Draft = {
-  label: string
-  reason: string
-  lengthBias: number
-  passiveWeight: number
-  activityTrust: number
-  practiceTrust: number
-  basics: number
-}
+import { DIALS, draftOf } from './dials'
+import type { Draft } from './dials'
+import { Editor } from './Editor'
 
 /** Schools: settings, not truths. The stated ones as they are, own ones to make and change. */
 export function SchoolsPage() {
@@ -177,18 +120,6 @@ export function SchoolsPage() {
   )
 }
 
-function draftOf(settings: School): Draft {
-  return {
-    label: settings.label,
-    reason: settings.reason,
-    lengthBias: settings.lengthBias,
-    passiveWeight: settings.passiveWeight,
-    activityTrust: settings.activityTrust,
-    practiceTrust: settings.practiceTrust,
-    basics: settings.basics,
-  }
-}
-
 function Scale({ value, min, max }: { value: number; min: number; max: number }) {
   const at = (v: number) => 60 * ((v - min) / (max - min))
   return (
@@ -197,87 +128,5 @@ function Scale({ value, min, max }: { value: number; min: number; max: number })
       <line x1={at(0)} x2={at(0)} y1={2} y2={8} stroke="var(--ink-2)" />
       <circle cx={at(value)} cy={5} r={3} fill="var(--accent)" />
     </svg>
-  )
-}
-
-function Editor({
-  id,
-  draft,
-  onDone,
-  onCancel,
-}: {
-  id: string | null
-  draft: Draft
-  onDone: () => void
-  onCancel: () => void
-}) {
-  const [otherDraft, setD] = useState(draft)
-  const save = useMutation({
-    mutationFn: () =>
-      id
-        ? answer(api.PUT('/api/schools/{id}', { params: { path: { id } }, body: otherDraft }))
-        : answer(api.POST('/api/schools', { body: otherDraft })),
-    onSuccess: onDone,
-  })
-  const fault = (field: string) =>
-    save.error instanceof Problem
-      ? save.error.faults.find((otherFault) => otherFault.field === field)?.message
-      : undefined
-  const submit = (event: FormEvent) => {
-    event.preventDefault()
-    save.mutate()
-  }
-  return (
-    <form
-      onSubmit={submit}
-      noValidate
-      className="space-y-3"
-      aria-label={id ? 'Change a way of ranking' : 'A new way of ranking'}
-    >
-      <h2 className="border-b border-ink pb-1 text-lg">{id ? 'Change' : 'A way of your own'}</h2>
-      <Field
-        label="Ranked"
-        placeholder="by the bottom half"
-        value={otherDraft.label}
-        fault={fault('label')}
-        onChange={(event) => setD({ ...otherDraft, label: event.target.value })}
-      />
-      <Field
-        label="Why"
-        placeholder="What speaks for it"
-        value={otherDraft.reason}
-        fault={fault('reason')}
-        onChange={(event) => setD({ ...otherDraft, reason: event.target.value })}
-      />
-      {DIALS.map((x) => (
-        <label key={x.id} className="block text-sm">
-          <span className="flex justify-between">
-            {x.label} <b className="font-medium">{otherDraft[x.id].toFixed(2)}</b>
-          </span>
-          <input
-            type="range"
-            min={x.min}
-            max={x.max}
-            step={x.step}
-            value={otherDraft[x.id]}
-            className="h-6 w-full accent-[var(--accent)]"
-            onChange={(event) => setD({ ...otherDraft, [x.id]: Number(event.target.value) })}
-          />
-          <span className="flex justify-between text-xs text-ink-2">
-            <span>{x.low}</span>
-            <span>{x.high}</span>
-          </span>
-        </label>
-      ))}
-      <div className="flex gap-2">
-        <Button look="ink" type="submit" disabled={save.isPending}>
-          Keep
-        </Button>
-        <Button onClick={onCancel}>Leave it</Button>
-      </div>
-      {save.isError && !(save.error instanceof Problem && save.error.faults.length > 0) && (
-        <Trouble error={save.error} />
-      )}
-    </form>
   )
 }

@@ -1,12 +1,13 @@
-import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
-import type { FormEvent } from 'react'
-import { Problem, answer, api } from '../../api/client'
+import { z } from 'zod/mini'
+import { answer, api } from '../../api/client'
 import type { Session, SessionItem } from '../../api/client'
 import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
 import { Trouble } from '../../ui/Notice'
+import { useSavedForm } from '../../ui/forms'
 import { trim } from '../../quantity/format'
+import { typedNumber } from '../../quantity/typed'
 
 /** The load to begin with: the last one, but no more than today's first load where cautions ask for less, and none for what is left out. */
 function startLoad(item: SessionItem, before?: number): string {
@@ -16,6 +17,8 @@ function startLoad(item: SessionItem, before?: number): string {
       : before
   return less === undefined || (item.refusal && item.sets.length === 0) ? '' : trim(less, 2)
 }
+
+const SET = z.object({ loadKg: typedNumber, repetitions: typedNumber, reserve: typedNumber })
 
 /** One set into the record. Starts from the last set, or from last time. The set's id is made here, so sending it again stores it once. */
 export function LogSet({
@@ -30,70 +33,42 @@ export function LogSet({
   const before =
     item.sets.at(-1) ??
     item.lastTime?.sets[Math.min(item.sets.length, (item.lastTime?.sets.length ?? 1) - 1)]
-  const [load, setLoad] = useState(startLoad(item, before?.loadKg))
-  const [repetitions, setRepetitions] = useState(before ? String(before.repetitions) : '')
-  const [reserve, setReserve] = useState(trim((before ?? item).reserve, 1))
   const [setId, setSetId] = useState(() => crypto.randomUUID())
-  const log = useMutation({
-    mutationFn: () => {
-      const number = (text: string) =>
-        text.trim() === '' ? undefined : Number(text.replace(',', '.'))
-      return answer(
+  const form = useSavedForm({
+    reads: SET,
+    begins: {
+      loadKg: startLoad(item, before?.loadKg),
+      repetitions: before ? String(before.repetitions) : '',
+      reserve: trim((before ?? item).reserve, 1),
+    },
+    save: (set) =>
+      answer(
         api.PUT('/api/sessions/{id}/items/{itemId}/sets/{setId}', {
           params: { path: { id: sessionId, itemId: item.id, setId } },
-          body: {
-            loadKg: number(load),
-            repetitions: number(repetitions),
-            reserve: number(reserve),
-          },
+          body: set,
         }),
-      )
-    },
-    onSuccess: (s) => {
+      ),
+    onSaved: (session) => {
       setSetId(crypto.randomUUID())
-      onLogged(s)
+      onLogged(session)
     },
   })
-  const problem = log.error instanceof Problem ? log.error : null
-  const onSubmit = (event: FormEvent) => {
-    event.preventDefault()
-    log.mutate()
-  }
   return (
     <form
-      onSubmit={onSubmit}
+      onSubmit={form.submit}
       noValidate
       aria-label={`Log a set of ${item.name}`}
       className="no-print mt-2"
     >
       <div className="grid grid-cols-[1fr_1fr_1fr_auto] items-end gap-2">
-        <Field
-          label="Load"
-          unit="kg"
-          inputMode="decimal"
-          value={load}
-          onChange={(event) => setLoad(event.target.value)}
-          fault={problem?.fault('loadKg')}
-        />
-        <Field
-          label="Repetitions"
-          inputMode="numeric"
-          value={repetitions}
-          onChange={(event) => setRepetitions(event.target.value)}
-          fault={problem?.fault('repetitions')}
-        />
-        <Field
-          label="In reserve"
-          inputMode="decimal"
-          value={reserve}
-          onChange={(event) => setReserve(event.target.value)}
-          fault={problem?.fault('reserve')}
-        />
-        <Button look="ink" type="submit" className="!min-h-10" disabled={log.isPending}>
+        <Field label="Load" unit="kg" inputMode="decimal" {...form.box('loadKg')} />
+        <Field label="Repetitions" inputMode="numeric" {...form.box('repetitions')} />
+        <Field label="In reserve" inputMode="decimal" {...form.box('reserve')} />
+        <Button look="ink" type="submit" className="!min-h-10" disabled={form.saving}>
           Log set {item.sets.length + 1}
         </Button>
       </div>
-      {log.isError && (problem?.faults.length ?? 0) === 0 && <Trouble error={log.error} />}
+      {form.trouble && <Trouble error={form.trouble} />}
     </form>
   )
 }

@@ -1,0 +1,35 @@
+import { z } from 'zod/mini'
+
+/** A number as a coach types it, with a point or a comma; an empty box is no number. */
+export function readNumber(text: string): number | undefined {
+  return text.trim() === '' ? undefined : Number(text.trim().replace(',', '.'))
+}
+
+/** Reads a box for a number. What a number may be is the server's to say, not ours. */
+export const typedNumber = z.pipe(
+  z.string(),
+  z.transform((text: string, context) => {
+    const number = readNumber(text)
+    if (number === undefined || Number.isFinite(number)) return number
+    context.issues.push({
+      code: 'custom',
+      message: `“${text.trim()}” is not a number`,
+      input: text,
+    })
+    return z.NEVER
+  }),
+)
+
+/** Reads a box for a day; an empty box is no day. */
+export const typedDay = z.pipe(
+  z.string(),
+  z.transform((text: string) => text || undefined),
+)
+
+/** What is stored of a number in the coach's unit, of which so many make one stored; no number stays none. */
+export function stored(number: number | undefined, perStored: number): number | undefined {
+  return number === undefined ? undefined : number / perStored
+}
+
+/** What was chosen on the screen and can be nothing else; it is sent as it is. */
+export const chosen = <T>() => z.custom<T>((value) => value !== undefined)
