@@ -58,6 +58,34 @@ class AtOnceApiTest {
     }
   }
 
+  /** A coach has one search at a time; a run's id belongs to the search that took it first. */
+  @Test
+  void oneSearchOfACoachRuns() throws Exception {
+    String week =
+        post(
+                "/api/weeks",
+                Map.of(
+                    "clientId",
+                    client,
+                    "gymId",
+                    gym,
+                    "aim",
+                    Map.of("VL", 3),
+                    "times",
+                    2,
+                    "minutes",
+                    50))
+            .at("/id")
+            .asString();
+    List<Integer> statuses =
+        atOnce(
+            () ->
+                post(
+                    "/api/weeks/" + week + "/compose",
+                    Map.of("version", 0, "run", UUID.randomUUID(), "seconds", 2)));
+    assertThat(statuses).containsOnly(200, 409).containsOnlyOnce(200);
+  }
+
   @Test
   void oneSaveOfAClientIsStored() throws Exception {
     Map<String, Object> input =

@@ -3,6 +3,8 @@ package istmo.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import istmo.app.RunningApp.Answer;
+import istmo.app.RunningApp.Bytes;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -20,6 +22,35 @@ class DoorApiTest {
     assertThat(answer.status()).as("%s", answer).isEqualTo(status);
     assertThat(answer.contentType()).contains("problem+json");
     assertThat(answer.at("/detail").asString()).isNotEmpty();
+  }
+
+  /** By its number a problem that somebody saw is found in the log. */
+  @Test
+  void aProblemTellsTheNumberOfItsRequest() {
+    for (Answer answer :
+        List.of(
+            RunningApp.get("/api/nothing/here"),
+            RunningApp.get("/api/clients/" + UUID.randomUUID()),
+            RunningApp.post("/api/gyms", "{"),
+            RunningApp.visitor().get("/api/clients"),
+            RunningApp.get("/error"))) {
+      assertThat(answer.headers().get("x-request-id"))
+          .as("%s", answer)
+          .containsExactly(answer.at("/requestId").asString());
+    }
+  }
+
+  /** The figures of one day of requests, and nobody's name or number among them. */
+  @Test
+  void figuresTellHowBusyItIsAndNothingOfAnybody() {
+    RunningApp.get("/api/clients/" + UUID.randomUUID());
+    Bytes figures = RunningApp.visitor().bytes("/actuator/prometheus");
+    String text = new String(figures.content(), StandardCharsets.UTF_8);
+    assertThat(text)
+        .contains("istmo_searches_running", "istmo_orders_kept_bodies", "hikaricp_connections")
+        .containsPattern("http_server_requests_seconds_count\\{.*uri=\"/api/clients/\\{id\\}\"");
+    assertThat(text).doesNotContainPattern("[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}");
+    isRefused(RunningApp.get("/actuator/env"), 404);
   }
 
   /** A session's cookie that holds a zero byte cannot even be looked for in the database. */

@@ -1,5 +1,7 @@
 package istmo.app.orders;
 
+import io.micrometer.core.instrument.MeterRegistry;
+import io.micrometer.core.instrument.binder.MeterBinder;
 import istmo.app.catalogue.Trainables;
 import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
@@ -48,7 +50,7 @@ import org.springframework.stereotype.Service;
  * any time.
  */
 @Service
-public class OrderBook {
+public class OrderBook implements MeterBinder {
   private record Key(Body body, Map<String, Map<String, Double>> machines) {}
 
   /** A school's name does not matter to what it makes of the mechanics. */
@@ -118,6 +120,12 @@ public class OrderBook {
     this.clients = clients;
     this.gyms = gyms;
     this.trainables = trainables;
+  }
+
+  @Override
+  public void bindTo(MeterRegistry figures) {
+    figures.gauge("istmo.orders.kept.bodies", evaluations, Kept::size);
+    figures.gauge("istmo.orders.kept", orders, Kept::size);
   }
 
   /**

@@ -1,5 +1,10 @@
 package istmo.app.plans;
 
+import io.micrometer.core.instrument.MeterRegistry;
+import io.micrometer.core.instrument.binder.MeterBinder;
+import istmo.app.accounts.CurrentCoach;
+import istmo.app.platform.Busy;
+import istmo.app.platform.Conflict;
 import istmo.app.platform.NotFound;
 import istmo.core.plan.Composer;
 import istmo.core.plan.Composition;
@@ -10,25 +15,63 @@ import istmo.core.quantity.Allowed;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.RejectedExecutionException;
+import java.util.concurrent.ThreadPoolExecutor;
+import java.util.concurrent.TimeUnit;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 
 /**
  * Searches for weeks. Those that are running in this instance can be followed and stopped; each
- * belongs to a plan, which belongs to a coach.
+ * belongs to a plan, which belongs to a coach. Few run at once, so that searches leave the machine
+ * to the floor; others wait for their turn. A coach has one search at a time, so that nobody waits
+ * for the many searches of somebody else.
  */
 @Service
-public class Composing {
+public class Composing implements MeterBinder {
   private static final Allowed SECONDS = new Allowed(0.5, Composer.MOST_S, "s");
 
+  /** How many may wait: the last one waits for some minutes at most. */
+  private static final int MOST_WAITING = 20;
+
   private final Map<UUID, Run> runs = new ConcurrentHashMap<>();
+  private final Set<UUID> searching = ConcurrentHashMap.newKeySet();
+  private final ThreadPoolExecutor searches;
   private final Plans plans;
   private final PlanStore store;
+  private final CurrentCoach coach;
 
-  Composing(Plans plans, PlanStore store) {
+  /**
+   * @param atOnce how many searches run at the same time
+   */
+  Composing(
+      Plans plans,
+      PlanStore store,
+      CurrentCoach coach,
+      @Value("${istmo.searches.at-once}") int atOnce) {
     this.store = store;
     this.plans = plans;
+    this.coach = coach;
+    this.searches =
+        new ThreadPoolExecutor(
+            atOnce,
+            atOnce,
+            1,
+            TimeUnit.MINUTES,
+            new ArrayBlockingQueue<>(MOST_WAITING),
+            Composing::thread);
+    this.searches.allowCoreThreadTimeOut(true);
+  }
+
+  private static Thread thread(Runnable search) {
+    Thread thread = new Thread(search, "search");
+    thread.setDaemon(true);
+    return thread;
   }
 
   private static final class Run {
@@ -39,6 +82,10 @@ public class Composing {
     Run(UUID planId, Composer composer) {
       this.planId = planId;
       this.composer = composer;
+    }
+
+    Optional<Composer.Answer> search(double seconds) {
+      return composer.compose(seconds, better -> progress = better);
     }
   }
 
@@ -54,7 +101,8 @@ public class Composing {
    * Fills the week beside what is pinned. Not in one transaction: a search takes seconds, and the
    * week may be changed elsewhere meanwhile; then nothing is kept.
    *
-   * @param run an id made by the asker, by which the search is followed and stopped
+   * @param run an id made by the asker, by which the search is followed and stopped; {@link
+   *     Conflict} where a search has it already
    */
   public Composed compose(UUID planId, int version, UUID run, double seconds) {
     SECONDS.check("seconds", seconds);
@@ -63,13 +111,15 @@ public class Composing {
       throw PlanStore.changedElsewhere();
     }
     Task task = plan.task();
-    Run search = new Run(planId, new Composer(task).from(plan.week()));
-    runs.put(run, search);
+    UUID asker = coach.id();
+    if (!searching.add(asker)) {
+      throw new Conflict("A search of yours is running. Stop it, or wait until it has ended.");
+    }
     Optional<Composer.Answer> answer;
     try {
-      answer = search.composer.compose(seconds, progress -> search.progress = progress);
+      answer = searched(run, new Run(planId, new Composer(task).from(plan.week())), seconds);
     } finally {
-      runs.remove(run);
+      searching.remove(asker);
     }
     if (answer.isEmpty()) {
       return new Composed(plan, answer, Shortfall.obstacles(task));
@@ -79,6 +129,34 @@ public class Composing {
             task, answer.get(), plan.arrangement()::of, () -> UUID.randomUUID().toString());
     return new Composed(
         plans.change(planId, version, "composed", plan.document().with(week)), answer, List.of());
+  }
+
+  /** Waits for a turn and for the search. */
+  private Optional<Composer.Answer> searched(UUID id, Run run, double seconds) {
+    if (runs.putIfAbsent(id, run) != null) {
+      throw new Conflict("There is a search of that id already.");
+    }
+    try {
+      return searches.submit(() -> run.search(seconds)).get();
+    } catch (RejectedExecutionException e) {
+      throw new Busy("Too many searches are waiting. Try again in a minute; nothing was changed.");
+    } catch (InterruptedException e) {
+      run.composer.stop();
+      Thread.currentThread().interrupt();
+      return Optional.empty();
+    } catch (ExecutionException e) {
+      throw e.getCause() instanceof RuntimeException fault
+          ? fault
+          : new IllegalStateException("a search has failed", e.getCause());
+    } finally {
+      runs.remove(id, run);
+    }
+  }
+
+  @Override
+  public void bindTo(MeterRegistry figures) {
+    figures.gauge("istmo.searches.running", searches, ThreadPoolExecutor::getActiveCount);
+    figures.gauge("istmo.searches.waiting", searches, pool -> pool.getQueue().size());
   }
 
   /** How far a running search has come; throws {@code NotFound} when it does not run here. */

@@ -19,7 +19,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
  * plainly that the database is away when already the session cannot be looked up.
  */
 @Component
-@Order(Ordered.HIGHEST_PRECEDENCE + 1)
+@Order(Ordered.HIGHEST_PRECEDENCE + 2)
 final class Door extends OncePerRequestFilter {
   private static final Logger LOG = LoggerFactory.getLogger(Door.class);
 

@@ -50,6 +50,11 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
     return ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, e.getMessage());
   }
 
+  @ExceptionHandler
+  ProblemDetail busy(Busy e) {
+    return ProblemDetail.forStatusAndDetail(HttpStatus.SERVICE_UNAVAILABLE, e.getMessage());
+  }
+
   /** Two changes at the same moment: the database let one through. */
   @ExceptionHandler
   ProblemDetail clash(DataIntegrityViolationException e) {

@@ -24,6 +24,8 @@ public final class Problems {
     response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
     response
         .getOutputStream()
-        .write(json.writeValueAsBytes(ProblemDetail.forStatusAndDetail(status, detail)));
+        .write(
+            json.writeValueAsBytes(
+                RequestIds.marked(ProblemDetail.forStatusAndDetail(status, detail))));
   }
 }

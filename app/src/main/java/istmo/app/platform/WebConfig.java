@@ -63,10 +63,11 @@ class WebConfig implements WebMvcConfigurer {
   /**
    * The application answers only to this machine's own names, and to those under which it was asked
    * to serve, so that a foreign page cannot reach client notes through a name of its own that
-   * points here; and it tells browsers to load nothing from outside. Stands before everything else.
+   * points here; and it tells browsers to load nothing from outside. Only the number of a request
+   * stands before it.
    */
   @Component
-  @Order(Ordered.HIGHEST_PRECEDENCE)
+  @Order(Ordered.HIGHEST_PRECEDENCE + 1)
   static final class OwnMachineOnly extends OncePerRequestFilter {
     private static final Set<String> OWN = Set.of("127.0.0.1", "localhost", "[::1]");
 

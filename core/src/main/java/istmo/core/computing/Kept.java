@@ -55,6 +55,11 @@ public final class Kept<K, V> {
     }
   }
 
+  /** How many results are kept or being computed. */
+  public long size() {
+    return results.estimatedSize();
+  }
+
   private V computed(
       K key, CompletableFuture<V> promise, Function<? super K, ? extends V> computation) {
     try {

@@ -16,8 +16,8 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.locks.LockSupport;
 import java.util.function.Consumer;
-import org.jspecify.annotations.Nullable;
 
 /**
  * Composes a week: a constraint model of {@link Appraisal} given to a solver that also bounds how
@@ -40,12 +40,14 @@ public final class Composer {
   private static final int LONG_SEARCHES = 8;
   private static final double LONG_S = 5;
 
+  /** How often a running search looks whether it was stopped. */
+  private static final long LOOKS_EVERY_NS = 50_000_000;
+
   private final Task task;
   private final List<Offer> candidates;
   private final int days;
   private final WeekModel model;
   private final AtomicBoolean stopped = new AtomicBoolean();
-  private volatile @Nullable CpSolver running;
 
   /** The best week known before the search. */
   private Appraisal.Choice start;
@@ -127,12 +129,41 @@ public final class Composer {
     return this;
   }
 
-  /** Stops a search; what it has found so far is its answer. */
+  /**
+   * Stops a search, from any thread; what it has found so far is its answer. A search that is
+   * stopped before it begins does not begin.
+   */
   public void stop() {
     stopped.set(true);
-    CpSolver now = running;
-    if (now != null) {
-      now.stopSearch();
+  }
+
+  /**
+   * Solves, and looks often whether it was stopped. The solver forgets a stop that comes before its
+   * search has begun; so it is told again until it has ended.
+   */
+  private CpSolverStatus solve(CpSolver solver, CpSolverSolutionCallback better) {
+    if (stopped.get()) {
+      return CpSolverStatus.UNKNOWN;
+    }
+    AtomicBoolean ended = new AtomicBoolean();
+    Thread stopper =
+        new Thread(
+            () -> {
+              while (!ended.get()) {
+                if (stopped.get()) {
+                  solver.stopSearch();
+                }
+                LockSupport.parkNanos(LOOKS_EVERY_NS);
+              }
+            },
+            "stops-a-search");
+    stopper.setDaemon(true);
+    stopper.start();
+    try {
+      return solver.solve(model.model(), better);
+    } finally {
+      ended.set(true);
+      LockSupport.unpark(stopper);
     }
   }
 
@@ -149,11 +180,10 @@ public final class Composer {
         .setNumWorkers(seconds > LONG_S ? LONG_SEARCHES : SEARCHES)
         .setRandomSeed(1)
         .setMaxTimeInSeconds(seconds);
-    running = solver;
     long began = System.nanoTime();
     CpSolverStatus status =
-        solver.solve(
-            model.model(),
+        solve(
+            solver,
             new CpSolverSolutionCallback() {
               @Override
               public void onSolutionCallback() {
@@ -167,7 +197,6 @@ public final class Composer {
                 }
               }
             });
-    running = null;
     boolean found = status == CpSolverStatus.OPTIMAL || status == CpSolverStatus.FEASIBLE;
     if (!found && !keepsTheRules(start)) {
       return Optional.empty();
@@ -181,7 +210,10 @@ public final class Composer {
     if (keepsTheRules(smoothed)) {
       choice = smoothed;
     }
-    long bound = (long) Math.max(0, Math.ceil(solver.bestObjectiveBound() - 1e-6));
+    long bound =
+        status == CpSolverStatus.UNKNOWN
+            ? 0
+            : (long) Math.max(0, Math.ceil(solver.bestObjectiveBound() - 1e-6));
     return Optional.of(
         new Answer(
             byDay(choice),

@@ -480,23 +480,40 @@ class ComposerTest {
                 + " or give it 21 minutes.");
   }
 
-  @Test
-  void stoppedItAnswersWithWhatItHas() {
+  private static Task largeTask() {
     Aim aim = new Aim(Map.of("VL", 2, "BFL", 2, "GMAXM", 2, "GASM", 2, "SOL", 2), Set.of());
     Offers offers = Plans.real(aim, TrainingAge.YEARS, Plans.EVERYTHING);
-    Task task =
-        new Task(
-            offers,
-            Targets.of(aim, Optional.of(TrainingAge.YEARS), true, offers.all()),
-            List.of(
-                new Day(1, 60, false, List.of()),
-                new Day(3, 60, false, List.of()),
-                new Day(5, 60, false, List.of()),
-                new Day(6, 60, false, List.of())),
-            Pairing.TWO_PLACES,
-            true,
-            Optional.of(TrainingAge.YEARS));
-    Composer composer = new Composer(task);
+    return new Task(
+        offers,
+        Targets.of(aim, Optional.of(TrainingAge.YEARS), true, offers.all()),
+        List.of(
+            new Day(1, 60, false, List.of()),
+            new Day(3, 60, false, List.of()),
+            new Day(5, 60, false, List.of()),
+            new Day(6, 60, false, List.of())),
+        Pairing.TWO_PLACES,
+        true,
+        Optional.of(TrainingAge.YEARS));
+  }
+
+  /** The solver itself would forget a stop that comes before its search, and run to the end. */
+  @Test
+  void stoppedBeforeItsFirstAnswerItDoesNotGoOn() throws Exception {
+    Composer before = new Composer(largeTask());
+    before.stop();
+    assertThat(before.compose(LONG_ENOUGH_S, progress -> {}))
+        .hasValueSatisfying(answer -> assertThat(answer.seconds()).isLessThan(LONG_ENOUGH_S / 2));
+    Composer soon = new Composer(largeTask());
+    Thread stops = new Thread(soon::stop);
+    stops.start();
+    assertThat(soon.compose(LONG_ENOUGH_S, progress -> {}))
+        .hasValueSatisfying(answer -> assertThat(answer.seconds()).isLessThan(LONG_ENOUGH_S / 2));
+    stops.join();
+  }
+
+  @Test
+  void stoppedItAnswersWithWhatItHas() {
+    Composer composer = new Composer(largeTask());
     List<Composer.Progress> seen = new ArrayList<>();
     Optional<Composer.Answer> answer =
         composer.compose(

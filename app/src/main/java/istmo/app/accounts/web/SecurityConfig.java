@@ -5,8 +5,12 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
+import org.springframework.security.authorization.AuthorizationManager;
+import org.springframework.security.authorization.AuthorizationManagers;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.IpAddressAuthorizationManager;
+import org.springframework.security.web.access.intercept.RequestAuthorizationContext;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
@@ -22,6 +26,14 @@ class SecurityConfig {
 
   /** A plan behind a link that its coach has given away. */
   private static final String SHARED = "/api/shared/*";
+
+  /** How busy the application is, without anybody's data: for a program on this machine. */
+  private static final String FIGURES = "/actuator/prometheus";
+
+  private static final AuthorizationManager<RequestAuthorizationContext> ON_THIS_MACHINE =
+      AuthorizationManagers.anyOf(
+          IpAddressAuthorizationManager.hasIpAddress("127.0.0.0/8"),
+          IpAddressAuthorizationManager.hasIpAddress("::1"));
 
   private static final String GADGETS = "/api/gadget-links/*/lines";
 
@@ -49,6 +61,8 @@ class SecurityConfig {
                     .permitAll()
                     .requestMatchers("/api/**")
                     .authenticated()
+                    .requestMatchers(FIGURES)
+                    .access(ON_THIS_MACHINE)
                     .anyRequest()
                     .permitAll())
         .csrf(
