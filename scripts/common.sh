@@ -34,3 +34,19 @@ need_disk() { # PATH MEGABYTES
   free=$(df -Pm "$1" | awk 'NR==2{print $4}')
   [ "$free" -ge "$2" ] || fail "only $free MB are free for $1; $2 MB are needed. Free some space and call again."
 }
+
+# Whether an address on this machine answers 200, without needing curl.
+curl_ok() {
+  local rest=${1#http://} host path
+  host=${rest%%/*}; path=/${rest#*/}
+  { exec 3<>"/dev/tcp/${host%:*}/${host#*:}"; } 2>/dev/null || return 1
+  printf 'GET %s HTTP/1.0\r\nHost: %s\r\n\r\n' "$path" "$host" >&3
+  local status
+  IFS= read -r -t 5 status <&3 || status=
+  exec 3>&-
+  [[ $status == *" 200"* ]]
+}
+
+# How Java runs the application: with a bounded heap, and ended rather than half alive when that is full; the starter starts
+# it again. ISTMO_HEAP=2g gives it more.
+java_options() { echo "-Xmx${ISTMO_HEAP:-1g} -XX:+ExitOnOutOfMemoryError"; }

@@ -42,6 +42,14 @@ export function AccountPage() {
         <a className="underline" href="/notices-web.md">
           on the screen
         </a>
+        . The same as lists for programs (CycloneDX):{' '}
+        <a className="underline" href="/sbom-java.json" download>
+          server
+        </a>
+        ,{' '}
+        <a className="underline" href="/sbom-web.json" download>
+          screen
+        </a>
         .
       </p>
     </div>
