@@ -38,6 +38,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -69,41 +70,46 @@ public class OrderBook implements MeterBinder {
   private record OwnKey(Key key, String candidateId) {}
 
   /** Everything that an order hangs on. */
-  private record OrderKey(Brief brief, List<String> own) {}
-
-  private record OffersKey(
-      Order order, Brief brief, List<ByWord> byWord, List<Trainable> takenOut) {
-    @Override
-    @SuppressWarnings("ReferenceEquality") // an order is kept; comparing two would take too long
-    public boolean equals(Object value) {
-      return value instanceof OffersKey key
-          && key.order == order
-          && key.brief.equals(brief)
-          && key.byWord.equals(byWord)
-          && key.takenOut.equals(takenOut);
-    }
-
-    @Override
-    public int hashCode() {
-      return System.identityHashCode(order);
+  private record OrderKey(Brief brief, List<String> own) {
+    static OrderKey of(Brief brief, List<Candidate> own) {
+      return new OrderKey(brief, own.stream().map(Candidate::id).toList());
     }
   }
 
-  private static final int KEPT_ORDERS = 40;
+  private record OffersKey(OrderKey order, List<ByWord> byWord, List<Trainable> takenOut) {}
+
+  private record AnswerKey(OrderKey order, List<String> statements) {}
 
   private final Kept<Key, Map<String, Evaluation>> evaluations;
   private final Kept<SchoolKey, Map<String, Evaluation>> bySchool;
   private final Kept<OwnKey, Evaluation> ownEvaluations;
-  private final Kept<OrderKey, Order> orders = Kept.atMost(KEPT_ORDERS);
-  private final Kept<OffersKey, Offers> offers = Kept.atMost(KEPT_ORDERS);
+  private final Kept<OrderKey, Order> orders;
+  private final Kept<OffersKey, Offers> offers;
+  private final Kept<AnswerKey, byte[]> answers;
   private final Clients clients;
   private final Gyms gyms;
   private final Trainables trainables;
   private final Schools schools;
   private final Reports reports;
 
+  /** How much of the heap each kind may take at most, per cent, and what one of it takes, kB. */
+  private static final int BODIES_PERCENT = 40;
+
+  private static final int BODY_KB = 14_000;
+  private static final int OFFERS_PERCENT = 15;
+  private static final int OFFERS_KB = 1_000;
+  private static final int ANSWERS_PERCENT = 5;
+  private static final int ANSWER_KB = 60;
+
+  /** So many of each kind are kept however small the heap is. */
+  static final int LEAST_KEPT = 4;
+
+  private static int most(long heapBytes, int percent, int eachKb) {
+    return Math.max(LEAST_KEPT, (int) (heapBytes / 1000 * percent / 100 / eachKb));
+  }
+
   /**
-   * @param bodies how many bodies' evaluations are kept; one takes 12 to 17 MB
+   * @param heapBytes how much memory Java may take; the more there is, the more is kept
    */
   OrderBook(
       Clients clients,
@@ -111,9 +117,14 @@ public class OrderBook implements MeterBinder {
       Trainables trainables,
       Schools schools,
       Reports reports,
-      @Value("${istmo.orders.kept-bodies}") int bodies) {
+      @Value("#{T(java.lang.Runtime).getRuntime().maxMemory()}") long heapBytes) {
+    // an order refers to what was evaluated for its body: each may keep a body of its own
+    int bodies = most(heapBytes, BODIES_PERCENT, 2 * BODY_KB);
     this.evaluations = Kept.atMost(bodies);
-    this.bySchool = Kept.atMost(4 * bodies);
+    this.orders = Kept.atMost(bodies);
+    this.offers = Kept.atMost(most(heapBytes, OFFERS_PERCENT, OFFERS_KB));
+    this.answers = Kept.atMost(most(heapBytes, ANSWERS_PERCENT, ANSWER_KB));
+    this.bySchool = Kept.atMost(bodies);
     this.ownEvaluations = Kept.atMost(20 * bodies);
     this.schools = schools;
     this.reports = reports;
@@ -126,6 +137,8 @@ public class OrderBook implements MeterBinder {
   public void bindTo(MeterRegistry figures) {
     figures.gauge("istmo.orders.kept.bodies", evaluations, Kept::size);
     figures.gauge("istmo.orders.kept", orders, Kept::size);
+    figures.gauge("istmo.orders.kept.offers", offers, Kept::size);
+    figures.gauge("istmo.orders.kept.answers", answers, Kept::size);
   }
 
   /**
@@ -138,11 +151,20 @@ public class OrderBook implements MeterBinder {
   /** An order, and what to ask or to know about this client before anything is done. */
   public record Answer(Order order, List<String> statements) {}
 
-  /** The order for a request; must not be asked for inside a transaction. */
-  public Answer order(OrderRequest request) {
+  /**
+   * The order for a request, as it was written down the first time; must not be asked for inside a
+   * transaction. What is written takes little room beside what it was worked out from, so it is
+   * kept for many more clients.
+   *
+   * @param write makes bytes of an answer; it may use nothing else
+   */
+  public byte[] written(OrderRequest request, Function<Answer, byte[]> write) {
     Client client = clients.get(request.clientId());
-    return new Answer(
-        order(brief(client, gyms.get(request.gymId()), request)), client.cautions().statements());
+    Brief brief = brief(client, gyms.get(request.gymId()), request);
+    List<Candidate> own = trainables.ownVariants();
+    return answers.get(
+        new AnswerKey(OrderKey.of(brief, own), client.cautions().statements()),
+        key -> write.apply(new Answer(order(brief, own), key.statements())));
   }
 
   /**
@@ -174,12 +196,10 @@ public class OrderBook implements MeterBinder {
   /** What can be put into a plan by this order; must not be asked for inside a transaction. */
   public Offers offers(OrderRequest request) {
     Brief brief = brief(clients.get(request.clientId()), gyms.get(request.gymId()), request);
-    OffersKey key = new OffersKey(order(brief), brief, trainables.byWord(), trainables.takenOut());
+    List<Candidate> own = trainables.ownVariants();
     return offers.get(
-        key,
-        offersKey ->
-            new Offers(
-                offersKey.order(), offersKey.brief(), offersKey.byWord(), offersKey.takenOut()));
+        new OffersKey(OrderKey.of(brief, own), trainables.byWord(), trainables.takenOut()),
+        key -> new Offers(order(brief, own), brief, key.byWord(), key.takenOut()));
   }
 
   private Brief brief(Client client, Gym gym, OrderRequest request) {
@@ -191,10 +211,11 @@ public class OrderBook implements MeterBinder {
   }
 
   private Order order(Brief brief) {
-    List<Candidate> own = trainables.ownVariants();
-    return orders.get(
-        new OrderKey(brief, own.stream().map(Candidate::id).toList()),
-        key -> Orders.order(brief, evaluated(brief, own)));
+    return order(brief, trainables.ownVariants());
+  }
+
+  private Order order(Brief brief, List<Candidate> own) {
+    return orders.get(OrderKey.of(brief, own), key -> Orders.order(brief, evaluated(brief, own)));
   }
 
   private Map<String, Evaluation> evaluated(Brief brief) {

@@ -102,6 +102,12 @@ public class History {
             .toList());
   }
 
+  /** Whether a client said anything since a moment of where it was felt or hurt. */
+  @Transactional(readOnly = true)
+  public boolean told(UUID clientId, Instant from) {
+    return sets.told(coach.id(), clientId, from);
+  }
+
   /**
    * The series of several clients with what was done of them since a moment, by client; two queries
    * however many clients there are.

@@ -4,6 +4,7 @@ import istmo.app.clients.Client;
 import istmo.app.clients.Reports;
 import istmo.core.record.Experience;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.List;
 import org.springframework.stereotype.Service;
 
@@ -20,11 +21,10 @@ class LoggedReports implements Reports {
 
   @Override
   public Experience of(Client client) {
-    return client.learns()
-        ? Experience.of(
-            history
-                .since(client.id(), clock.instant().minus(Experience.COUNTS_FOR), List.of())
-                .values())
+    Instant from = clock.instant().minus(Experience.COUNTS_FOR);
+    // most clients were asked nothing: then their sets need not be read
+    return client.learns() && history.told(client.id(), from)
+        ? Experience.of(history.since(client.id(), from, List.of()).values())
         : Experience.NONE;
   }
 }

@@ -72,9 +72,7 @@ final class Studio {
 
   private Map<String, Object> client(Caller coach, String gym, int sets, String name) {
     String client = coach.post("/api/clients", intake("Client " + name)).path("id").asString();
-    JsonNode session =
-        coach.post(
-            "/api/sessions", Map.of("clientId", client, "gymId", gym, "aim", Map.of("VL", 3)));
+    JsonNode session = coach.post("/api/sessions", brief(client, gym));
     String sessionId = session.path("id").asString();
     List<String> items = new ArrayList<>();
     for (String exercise : EXERCISES) {
@@ -92,6 +90,8 @@ final class Studio {
     }
     // so that the day begins with what a coach has had open before
     coach.post("/api/orders", brief(client, gym));
+    coach.get("/api/floor/" + sessionId);
+    coach.get("/api/clients/" + client + "/record/weeks");
     return Map.of(
         "cookie",
         coach.cookie(),

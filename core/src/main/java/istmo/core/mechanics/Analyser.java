@@ -335,14 +335,14 @@ public final class Analyser {
     double[] length = new double[n];
     double[] active = new double[n];
     double[] passive = new double[n];
-    double[][] arms = new double[n][Coordinate.LEG];
+    float[] arms = new float[n * Coordinate.LEG];
     for (int i = 0; i < n; i++) {
       activation[i] = sharing.value(i);
       length[i] = musculature.length(i);
       active[i] = activation[i] * musculature.activeFactor(i);
       passive[i] = musculature.passiveFactor(i);
       for (int c = 0; c < Coordinate.LEG; c++) {
-        arms[i][c] = musculature.arm(i, Coordinate.values()[c]);
+        arms[i * Coordinate.LEG + c] = (float) musculature.arm(i, Coordinate.values()[c]);
       }
     }
     double back = posture.carried().contains(Coordinate.LUMBAR_FLEXION) ? sharing.value(n) : 0;

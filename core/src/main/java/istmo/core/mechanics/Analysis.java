@@ -62,7 +62,7 @@ public record Analysis(
       if (counts.test(point)) {
         sum +=
             Math.abs(
-                point.momentArmM()[muscle][joint.ordinal()]
+                point.momentArmM(muscle, joint)
                     * (point.posture().angle(joint) - points.get(k - 1).posture().angle(joint)));
       }
     }

@@ -15,7 +15,8 @@ import istmo.core.movement.Posture;
  * @param activeTension active tension of each muscle over its peak force: activation times
  *     force-length factor
  * @param passiveTension passive tension over peak force
- * @param momentArmM [muscle][leg coordinate], m
+ * @param momentArmsM of each muscle about each leg coordinate, one muscle after the other, m; in
+ *     single precision, because many points are kept
  * @param backActivation of the lower back, 0 to 1; zero where the back is supported
  * @param contactNm moment of contact forces that statics does not settle, and of the rotation
  *     reserve, about each coordinate, N m: supplied = muscles + contacts + residual
@@ -29,7 +30,7 @@ public record AnalysisPoint(
     double[] fibreLength,
     double[] activeTension,
     double[] passiveTension,
-    double[][] momentArmM,
+    float[] momentArmsM,
     double backActivation,
     double[] contactNm,
     double[] residualNm) {
@@ -42,6 +43,11 @@ public record AnalysisPoint(
   /** Moment that muscles, passive tissue and unsettled contacts supply about a coordinate, N m. */
   public double suppliedNm(Coordinate coordinate) {
     return -externalNm[coordinate.ordinal()];
+  }
+
+  /** Moment arm of a muscle about a leg coordinate in its positive direction, m. */
+  public double momentArmM(int muscle, Coordinate coordinate) {
+    return momentArmsM[muscle * Coordinate.LEG + coordinate.ordinal()];
   }
 
   /** Greatest moment left unbalanced about any coordinate, N m. */

@@ -305,12 +305,14 @@ public final class SetSimulation {
   /** A copy of the last run. */
   SimulatedSet result(double loadKg, double repetitions, List<Limiter> gaveOut) {
     int n = musculature.size();
-    double[][][] u = new double[listed][POINTS][];
+    float[][] u = new float[listed][POINTS * n];
     double[][] c = new double[listed][];
     for (int r = 0; r < listed; r++) {
       c[r] = Arrays.copyOf(capacity[r], n);
       for (int k = 0; k < POINTS; k++) {
-        u[r][k] = Arrays.copyOf(drive[r][k], n);
+        for (int i = 0; i < n; i++) {
+          u[r][k * n + i] = (float) drive[r][k][i];
+        }
       }
     }
     return new SimulatedSet(

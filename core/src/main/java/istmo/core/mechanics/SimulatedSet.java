@@ -12,8 +12,9 @@ import java.util.List;
  * @param gaveOut what has given out: capacity lost times how much the load would rise with it;
  *     shares add up to 1, greatest first; {@link #BREATH} or {@link Limiter#GRIP} alone where that
  *     ends the set; empty where nothing does
- * @param drive [repetition][point][muscle], 0 to 1: how much of what is left of it a muscle is
- *     driven. The last repetition counts only by {@code lastShare}
+ * @param drives [repetition], the drive of each muscle at each point, one point after the other; in
+ *     single precision, because many sets are kept. The last repetition counts only by {@code
+ *     lastShare}
  * @param capacity [repetition][muscle], 1 rested: active force left at the start of each repetition
  * @param lastShare how much of the last listed repetition counts, 0 to 1
  * @param fibreLength [point][muscle] over optimal
@@ -29,7 +30,7 @@ public record SimulatedSet(
     double repetitions,
     End end,
     List<Limiter> gaveOut,
-    double[][][] drive,
+    float[][] drives,
     double[][] capacity,
     double lastShare,
     double[][] fibreLength,
@@ -65,7 +66,7 @@ public record SimulatedSet(
             most,
             end,
             gaveOut,
-            Arrays.copyOf(drive, most),
+            Arrays.copyOf(drives, most),
             Arrays.copyOf(capacity, most),
             1,
             fibreLength,
@@ -73,6 +74,16 @@ public record SimulatedSet(
             passiveFactor,
             time,
             oxygenShare * most / repetitions);
+  }
+
+  /** How much of what is left of it a muscle is driven at a point of a repetition, 0 to 1. */
+  public double drive(int repetition, int point, int muscle) {
+    return drives[repetition][point * (drives[repetition].length / points()) + muscle];
+  }
+
+  /** How many repetitions are listed; the last one counts only by {@code lastShare}. */
+  public int listed() {
+    return drives.length;
   }
 
   /** Points of the range at which the set was computed, evenly spaced from top to bottom. */

@@ -53,9 +53,17 @@ public final class Offers {
 
   private record LeftOut(String name, String reason) {}
 
+  /** The lengthened end: all that is kept of the mechanics, which would take much more room. */
+  private record Low(Posture posture, double workingKg) {
+    static Low of(Analysis analysis) {
+      return new Low(
+          analysis.points().get(analysis.points().size() - 1).posture(), analysis.workingKg());
+    }
+  }
+
   private final Map<String, Offer> byId = new LinkedHashMap<>();
   private final Map<String, Offer> byWord = new LinkedHashMap<>();
-  private final Map<String, Evaluation.Computed> evaluations = new HashMap<>();
+  private final Map<String, Low> lows = new HashMap<>();
   private final Map<String, LeftOut> leftOut = new HashMap<>();
 
   /**
@@ -82,7 +90,7 @@ public final class Offers {
         .forEach(
             entry -> {
               byId.put(entry.ranked().id(), offer(entry, best, profile));
-              evaluations.put(entry.ranked().id(), entry.evaluation());
+              lows.put(entry.ranked().id(), Low.of(entry.evaluation().analysis()));
             });
     takenOut.forEach(
         trainable -> leaveOut(trainable.id(), trainable.name(), "You have taken it out."));
@@ -147,18 +155,12 @@ public final class Offers {
    * for offers that were not computed.
    */
   public Optional<Figure> figure(String candidateId, Body body) {
-    return Optional.ofNullable(evaluations.get(candidateId))
+    return Optional.ofNullable(lows.get(candidateId))
         .map(
-            computed -> {
-              Posture low =
-                  computed
-                      .analysis()
-                      .points()
-                      .get(computed.analysis().points().size() - 1)
-                      .posture();
-              return new Figure(
-                  Stage.side(body, low, computed.analysis().workingKg()), Stage.plan(body, low));
-            });
+            low ->
+                new Figure(
+                    Stage.side(body, low.posture(), low.workingKg()),
+                    Stage.plan(body, low.posture())));
   }
 
   /** Side view and plan of a candidate on this body. */

@@ -60,12 +60,12 @@ public final class Stimulus {
 
   static double ofMuscle(SimulatedSet set, School school, int muscle) {
     double total = 0;
-    int last = set.drive().length - 1;
+    int last = set.listed() - 1;
     double time = Arrays.stream(set.time()).sum();
     for (int r = 0; r <= last; r++) {
       double sum = 0;
       for (int k = 0; k < set.points(); k++) {
-        double u = set.drive()[r][k][muscle];
+        double u = set.drive(r, k, muscle);
         double tension =
             set.capacity()[r][muscle] * u * set.activeFactor()[k][muscle]
                 + school.passiveWeight() * set.passiveFactor()[k][muscle];

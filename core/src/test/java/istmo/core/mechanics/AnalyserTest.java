@@ -114,7 +114,7 @@ class AnalyserTest {
         for (int i = 0; i < musculature.size(); i++) {
           sum +=
               (point.activation()[i] * musculature.activeForceN(i) + musculature.passiveForceN(i))
-                  * point.momentArmM()[i][c];
+                  * point.momentArmM(i, coordinate);
         }
         assertThat(sum)
             .as("%s, %s at %.2f", family, coordinate, point.phase())

@@ -90,7 +90,7 @@ class SetSimulationTest {
       Analysis analysis = at(family, Map.of(), new LoadRule.Repetitions(10), Tempo.USUAL);
       assertThat(analysis.set().repetitions()).as(family).isCloseTo(10, within(0.02));
       assertThat(analysis.set().loadKg()).isEqualTo(analysis.workingKg());
-      assertThat(analysis.set().drive().length - 1 + analysis.set().lastShare())
+      assertThat(analysis.set().listed() - 1 + analysis.set().lastShare())
           .as("listed repetitions")
           .isCloseTo(analysis.set().repetitions(), within(1e-9));
     }
@@ -141,9 +141,9 @@ class SetSimulationTest {
     assertThat(last[hamstring]).isEqualTo(1);
     for (int r = 1; r < set.capacity().length; r++) {
       assertThat(set.capacity()[r][vl]).isLessThanOrEqualTo(set.capacity()[r - 1][vl]);
-      assertThat(set.drive()[r][5][vl])
+      assertThat(set.drive(r, 5, vl))
           .as("drive rises as capacity falls")
-          .isGreaterThan(set.drive()[r - 1][5][vl] - 1e-9);
+          .isGreaterThan(set.drive(r - 1, 5, vl) - 1e-9);
     }
   }
 
@@ -286,9 +286,9 @@ class SetSimulationTest {
     for (int i = 0; i < Bodies.MUSCLES; i++) {
       String id = Muscles.standard().all().get(i).id();
       for (int r : new int[] {0, 7}) {
-        assertThat(halves.set().drive()[r][5][j])
+        assertThat(halves.set().drive(r, 5, j))
             .as("%s in repetition %d", id, r + 1)
-            .isCloseTo(whole.set().drive()[r][5][i], within(3e-3));
+            .isCloseTo(whole.set().drive(r, 5, i), within(3e-3));
       }
       j += id.equals("VL") || id.equals("SM") ? 2 : 1;
     }

@@ -260,7 +260,8 @@ class AnalysisController {
     for (int i = 0; i < muscles.size(); i++) {
       Map<String, Double> byAxis = new LinkedHashMap<>();
       for (int c = 0; c < Coordinate.LEG; c++) {
-        byAxis.put(Coordinate.values()[c].name(), point.momentArmM()[i][c]);
+        Coordinate axis = Coordinate.values()[c];
+        byAxis.put(axis.name(), point.momentArmM(i, axis));
       }
       arms.put(muscles.get(i).id(), byAxis);
     }

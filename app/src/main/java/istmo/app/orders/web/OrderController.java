@@ -1,10 +1,15 @@
 package istmo.app.orders.web;
 
+import io.swagger.v3.oas.annotations.Parameter;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import istmo.app.orders.OrderBook;
 import istmo.app.platform.LoadView;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Needed;
 import istmo.app.platform.Rounded;
+import istmo.app.platform.Written;
 import istmo.app.schools.Schools;
 import istmo.core.body.MeasurementKind;
 import istmo.core.catalogue.Candidate;
@@ -21,8 +26,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The order for a brief. */
@@ -30,10 +39,12 @@ import org.springframework.web.bind.annotation.RestController;
 class OrderController {
   private final OrderBook orders;
   private final Schools schools;
+  private final Written written;
 
-  OrderController(OrderBook orders, Schools schools) {
+  OrderController(OrderBook orders, Schools schools, Written written) {
     this.orders = orders;
     this.schools = schools;
+    this.written = written;
   }
 
   /**
@@ -201,8 +212,18 @@ class OrderController {
    * and first load; and what is left out, with its reason.
    */
   @PostMapping("/api/orders")
-  OrderView order(@RequestBody BriefInput input) {
-    OrderBook.Answer answer = orders.order(input.request(schools));
+  @ApiResponse(
+      responseCode = "200",
+      content = @Content(schema = @Schema(implementation = OrderView.class)))
+  ResponseEntity<byte[]> order(
+      @RequestBody BriefInput input,
+      @Parameter(hidden = true) @RequestHeader(name = HttpHeaders.ACCEPT_ENCODING, required = false)
+          @Nullable String accepted) {
+    return written.answer(
+        orders.written(input.request(schools), answer -> written.packed(view(answer))), accepted);
+  }
+
+  private static OrderView view(OrderBook.Answer answer) {
     Order order = answer.order();
     return new OrderView(
         answer.statements(),

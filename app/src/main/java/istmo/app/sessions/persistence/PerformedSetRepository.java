@@ -63,6 +63,13 @@ public interface PerformedSetRepository extends JpaRepository<PerformedSetEntity
           + " and p.removed = false and p.performedAt >= :from order by p.performedAt, p.id")
   List<PerformedSetEntity> since(UUID coachId, Collection<UUID> clientIds, Instant from);
 
+  /** Whether a client said in any set since a moment where it was felt, or that it hurt. */
+  @Query(
+      "select count(p) > 0 from PerformedSetEntity p where p.coachId = :coachId"
+          + " and p.clientId = :clientId and (p.felt is not null or p.pain is not null)"
+          + " and p.removed = false and p.performedAt >= :from")
+  boolean told(UUID coachId, UUID clientId, Instant from);
+
   /** Sets of all clients of a coach in which it was said where they were felt, since a moment. */
   @Query(
       "select p from PerformedSetEntity p where p.coachId = :coachId and p.felt is not null and"
