@@ -1,10 +1,10 @@
 #!/usr/bin/env bash
-# A private PostgreSQL on loopback: pg.sh start|stop|crash|set-password|backup|restore|status|env|destroy
+# A private PostgreSQL on loopback: pg.sh start|stop|crash|set-password|backup|restore|try|status|env|destroy
 # ISTMO_PG_HOME says where it lives; ISTMO_PG_THROWAWAY=1 trades durability for speed (tests only).
 set -euo pipefail
 here=$(cd "$(dirname "${BASH_SOURCE[0]}")" && pwd -P)
 repo=$(dirname "$here")
-tools=$repo/.tools; mkdir -p "$tools"
+tools=${ISTMO_TOOLS:-$repo/.tools}; mkdir -p "$tools"
 # shellcheck source=scripts/common.sh
 . "$here/common.sh"
 unset PGHOST PGPORT PGUSER PGDATABASE PGPASSWORD PGDATA PGOPTIONS PGSERVICE
@@ -184,6 +184,17 @@ SQL
   counted "$to"
 }
 
+# A backup is good once it was restored: beside the data, counted against what its file holds, and thrown away again.
+try_backup() { # FILE
+  local file=${1:-} there held
+  held=$(counted_in "$file") || fail "\"$file\" cannot be read."
+  there=$(restore "$file" tried_backup) || exit 1
+  on_socket dropdb --if-exists --force tried_backup
+  [ "$there" = "$held" ] || fail "\"$file\" holds $held; restored were $there."
+  date +%F > "$home/tried"
+  printf '%s\n' "$there"
+}
+
 # Puts a hash in the place of a coach's password, and signs the coach out everywhere.
 set_password() { # NAME HASH
   local changed
@@ -202,6 +213,7 @@ case ${1:-} in
   set-password) set_password "${2:-}" "${3:-}" ;;
   backup) backup "${2:-}" ;;
   restore) restore "${2:-}" "${3:-istmo}" ;;
+  try) try_backup "${2:-}" ;;
   drop) on_socket dropdb --if-exists --force "${2:?}" ;;
   start) start ;;
   crash) crash ;;
@@ -209,5 +221,5 @@ case ${1:-} in
   env) cat "$envfile" ;;
   status) p=$(pid_of_ours); if [ -n "$p" ]; then echo "running, pid $p"; else echo stopped; exit 3; fi ;;
   destroy) stop; rm -rf "$home"; rm -rf "$sock" ;;
-  *) echo "use: pg.sh start|stop|crash|set-password NAME HASH|backup FILE|restore FILE [DATABASE]|drop DATABASE|status|env|destroy" >&2; exit 2 ;;
+  *) echo "use: pg.sh start|stop|crash|set-password NAME HASH|backup FILE|restore FILE [DATABASE]|try FILE|drop DATABASE|status|env|destroy" >&2; exit 2 ;;
 esac

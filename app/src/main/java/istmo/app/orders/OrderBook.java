@@ -9,6 +9,7 @@ import istmo.app.clients.Reports;
 import istmo.app.gyms.Gym;
 import istmo.app.gyms.Gyms;
 import istmo.app.platform.Transactions;
+import istmo.app.platform.Turns;
 import istmo.app.schools.Schools;
 import istmo.core.body.Body;
 import istmo.core.body.Cautions;
@@ -91,13 +92,14 @@ public class OrderBook implements MeterBinder {
   private final Trainables trainables;
   private final Schools schools;
   private final Reports reports;
+  private final Turns turns;
 
   /** How much of the heap each kind may take at most, per cent, and what one of it takes, kB. */
   private static final int BODIES_PERCENT = 40;
 
   private static final int BODY_KB = 14_000;
-  private static final int OFFERS_PERCENT = 15;
-  private static final int OFFERS_KB = 1_000;
+  private static final int OFFERS_PERCENT = 20;
+  private static final int OFFERS_KB = 500;
   private static final int ANSWERS_PERCENT = 5;
   private static final int ANSWER_KB = 60;
 
@@ -117,6 +119,7 @@ public class OrderBook implements MeterBinder {
       Trainables trainables,
       Schools schools,
       Reports reports,
+      Turns turns,
       @Value("#{T(java.lang.Runtime).getRuntime().maxMemory()}") long heapBytes) {
     // an order refers to what was evaluated for its body: each may keep a body of its own
     int bodies = most(heapBytes, BODIES_PERCENT, 2 * BODY_KB);
@@ -128,6 +131,7 @@ public class OrderBook implements MeterBinder {
     this.ownEvaluations = Kept.atMost(20 * bodies);
     this.schools = schools;
     this.reports = reports;
+    this.turns = turns;
     this.clients = clients;
     this.gyms = gyms;
     this.trainables = trainables;
@@ -162,9 +166,16 @@ public class OrderBook implements MeterBinder {
     Client client = clients.get(request.clientId());
     Brief brief = brief(client, gyms.get(request.gymId()), request);
     List<Candidate> own = trainables.ownVariants();
-    return answers.get(
-        new AnswerKey(OrderKey.of(brief, own), client.cautions().statements()),
-        key -> write.apply(new Answer(order(brief, own), key.statements())));
+    AnswerKey asked = new AnswerKey(OrderKey.of(brief, own), client.cautions().statements());
+    return answers
+        .known(asked)
+        .orElseGet(
+            () ->
+                turns.take(
+                    () ->
+                        answers.get(
+                            asked,
+                            key -> write.apply(new Answer(order(brief, own), key.statements())))));
   }
 
   /**
@@ -174,13 +185,13 @@ public class OrderBook implements MeterBinder {
   public List<MeasuringValue> measuring(OrderRequest request) {
     Client client = clients.get(request.clientId());
     Brief brief = brief(client, gyms.get(request.gymId()), request).of(client.estimate().body());
-    return MeasuringValue.of(client.estimate(), brief, evaluated(brief));
+    return turns.take(() -> MeasuringValue.of(client.estimate(), brief, evaluated(brief)));
   }
 
   /** Which generic values of this gym's machines would change this order, most first. */
   public List<MachineMeasuringValue> machines(OrderRequest request) {
     Brief brief = brief(clients.get(request.clientId()), gyms.get(request.gymId()), request);
-    return MachineMeasuringValue.of(brief, evaluated(brief));
+    return turns.take(() -> MachineMeasuringValue.of(brief, evaluated(brief)));
   }
 
   /** What other values of one machine do to this order. */
@@ -190,16 +201,27 @@ public class OrderBook implements MeterBinder {
     for (Map.Entry<String, Double> entry : values.entrySet()) {
       equipment = equipment.with(item, entry.getKey(), entry.getValue());
     }
-    return OrderChange.between(order(before), order(before.at(equipment)));
+    Brief after = before.at(equipment);
+    return turns.take(() -> OrderChange.between(order(before), order(after)));
   }
 
   /** What can be put into a plan by this order; must not be asked for inside a transaction. */
   public Offers offers(OrderRequest request) {
     Brief brief = brief(clients.get(request.clientId()), gyms.get(request.gymId()), request);
     List<Candidate> own = trainables.ownVariants();
-    return offers.get(
-        new OffersKey(OrderKey.of(brief, own), trainables.byWord(), trainables.takenOut()),
-        key -> new Offers(order(brief, own), brief, key.byWord(), key.takenOut()));
+    OffersKey asked =
+        new OffersKey(OrderKey.of(brief, own), trainables.byWord(), trainables.takenOut());
+    return offers
+        .known(asked)
+        .orElseGet(
+            () ->
+                turns.take(
+                    () ->
+                        offers.get(
+                            asked,
+                            key ->
+                                new Offers(
+                                    order(brief, own), brief, key.byWord(), key.takenOut()))));
   }
 
   private Brief brief(Client client, Gym gym, OrderRequest request) {
@@ -257,14 +279,18 @@ public class OrderBook implements MeterBinder {
   public List<BySchool> bySchool(OrderRequest request) {
     Brief brief = brief(clients.get(request.clientId()), gyms.get(request.gymId()), request);
     List<Candidate> own = trainables.ownVariants();
-    return schools.all().stream()
-        .map(
-            school ->
-                new BySchool(
-                    school,
-                    Orders.places(
-                        brief.withSchool(school), evaluated(brief.withSchool(school), own))))
-        .toList();
+    List<School> all = schools.all();
+    return turns.take(
+        () ->
+            all.stream()
+                .map(
+                    school ->
+                        new BySchool(
+                            school,
+                            Orders.places(
+                                brief.withSchool(school),
+                                evaluated(brief.withSchool(school), own))))
+                .toList());
   }
 
   /**

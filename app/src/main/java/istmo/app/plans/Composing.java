@@ -71,6 +71,7 @@ public class Composing implements MeterBinder {
   private static Thread thread(Runnable search) {
     Thread thread = new Thread(search, "search");
     thread.setDaemon(true);
+    thread.setPriority(Thread.MIN_PRIORITY);
     return thread;
   }
 

@@ -10,6 +10,7 @@ import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
 import istmo.app.clients.Reports;
 import istmo.app.gyms.Gyms;
+import istmo.app.platform.Turns;
 import istmo.app.schools.Schools;
 import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
@@ -54,6 +55,7 @@ class ManyClientsTest {
             RunningApp.bean(Trainables.class),
             RunningApp.bean(Schools.class),
             RunningApp.bean(Reports.class),
+            RunningApp.bean(Turns.class),
             HARDLY_ANY_BYTES);
     UUID gym =
         coach.as(Accounts.FIRST, () -> gyms.add("Harbour wall", Set.of("barbell", "rack")).id());

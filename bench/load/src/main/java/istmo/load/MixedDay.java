@@ -30,6 +30,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
+import java.util.UUID;
 import java.util.function.Function;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -76,7 +77,11 @@ public final class MixedDay extends Simulation {
     ScenarioBuilder warming = scenario("warming").feed(someone).exec(mixed(WARMING));
     ScenarioBuilder day = scenario("day").feed(someone).exec(mixed(""));
     ScenarioBuilder newcomers =
-        scenario("new clients").feed(someone).exec(newClient()).exec(order(NEW_ORDER));
+        scenario("new clients")
+            .feed(someone)
+            .exec(newClient())
+            .exitHereIfFailed()
+            .exec(order(NEW_ORDER));
     List<PopulationBuilder> populations = new ArrayList<>();
     populations.add(
         warming.injectOpen(
@@ -177,7 +182,10 @@ public final class MixedDay extends Simulation {
   private static ChainBuilder newClient() {
     Random chance = new Random();
     return exec(
-        post("new client", "/api/clients", session -> Studio.intake("New", chance))
+        post(
+                "new client",
+                "/api/clients",
+                session -> Studio.intake("New " + UUID.randomUUID(), chance))
             .check(status().is(201))
             .check(jsonPath("$.id").saveAs("client")));
   }

@@ -2,6 +2,7 @@ package istmo.core.computing;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.function.Function;
@@ -53,6 +54,14 @@ public final class Kept<K, V> {
     } catch (CompletionException e) {
       throw Workers.unchecked(e.getCause() == null ? e : e.getCause());
     }
+  }
+
+  /** The result for a key where it is kept; nothing is computed, and nobody is waited for. */
+  public Optional<V> known(K key) {
+    CompletableFuture<V> there = results.getIfPresent(key);
+    return there != null && there.isDone() && !there.isCompletedExceptionally()
+        ? Optional.of(there.join())
+        : Optional.empty();
   }
 
   /** How many results are kept or being computed. */

@@ -37,6 +37,7 @@ public final class Workers {
     Worker(Runnable task, String name) {
       super(task, name);
       setDaemon(true);
+      setPriority(MIN_PRIORITY); // what is only read and written goes first
     }
   }
 
