@@ -47,7 +47,11 @@ class DoorApiTest {
     Bytes figures = RunningApp.visitor().bytes("/actuator/prometheus");
     String text = new String(figures.content(), StandardCharsets.UTF_8);
     assertThat(text)
-        .contains("istmo_searches_running", "istmo_orders_kept_bodies", "hikaricp_connections")
+        .contains(
+            "istmo_searches_running",
+            "istmo_turns_waiting",
+            "istmo_orders_kept_bodies",
+            "hikaricp_connections")
         .containsPattern("http_server_requests_seconds_count\\{.*uri=\"/api/clients/\\{id\\}\"");
     assertThat(text).doesNotContainPattern("[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}");
     isRefused(RunningApp.get("/actuator/env"), 404);

@@ -1,5 +1,7 @@
 package istmo.app.platform;
 
+import io.micrometer.core.instrument.MeterRegistry;
+import io.micrometer.core.instrument.binder.MeterBinder;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Supplier;
@@ -16,7 +18,7 @@ import org.springframework.stereotype.Component;
  * already, so nobody who has one waits for somebody who has none.
  */
 @Component
-public final class Turns {
+public final class Turns implements MeterBinder {
   /** Requests that may wait for a turn; the rest are told to come again. */
   private static final int MOST_WAITING = 60;
 
@@ -48,10 +50,19 @@ public final class Turns {
     }
   }
 
+  @Override
+  public void bindTo(MeterRegistry figures) {
+    figures.gauge("istmo.turns.waiting", this, Turns::waiting);
+  }
+
+  /** How many wait for a turn. */
+  int waiting() {
+    return free.getQueueLength();
+  }
+
   private void awaitTurn() {
     try {
-      if (free.getQueueLength() >= MOST_WAITING
-          || !free.tryAcquire(LONGEST_WAIT_S, TimeUnit.SECONDS)) {
+      if (waiting() >= MOST_WAITING || !free.tryAcquire(LONGEST_WAIT_S, TimeUnit.SECONDS)) {
         throw new Busy(
             "Too much is being worked out at this moment. Try again in a minute; nothing was"
                 + " changed.");
