@@ -2978,8 +2978,9 @@ export interface components {
             /** Format: int32 */
             version?: number;
         };
+        /** @description obstacles: what keeps any week from being composed. */
         ComposedView: {
-            obstacles: string[];
+            obstacles: components["schemas"]["FactView"][];
             search?: components["schemas"]["SearchView"];
             week: components["schemas"]["PlanView"];
         };
@@ -3170,6 +3171,17 @@ export interface components {
             parameters: components["schemas"]["ParameterView"][];
             repetitions: string;
             stopSigns: string[];
+        };
+        /** @description A fact as a program reads it, and as it is said. */
+        FactView: {
+            /** @description what it is, in capitals: ADD_SETS */
+            kind: string;
+            /** @description its figures and names */
+            values: {
+                [key: string]: unknown;
+            };
+            /** @description a sentence about it */
+            words: string;
         };
         /** @description A figure with its standard deviation. */
         FigureDocument: {
@@ -5217,14 +5229,15 @@ export interface components {
             improvised: components["schemas"]["ImprovisationView"][];
             sentence: string;
         };
+        /** @description has, asked: effective sets of the region; reason and ways: each with the figures behind it. */
         ShortfallView: {
             /** Format: double */
             asked: number;
             /** Format: double */
             has: number;
+            reason: components["schemas"]["FactView"];
             region: string;
-            sentence: string;
-            ways: string[];
+            ways: components["schemas"]["FactView"][];
         };
         /** @description Without a gym, machines are generic; stiffToday takes some range for one day. */
         SideInput: {

@@ -195,10 +195,10 @@ function WhyShort({ week }: { week: Week }) {
     <div role="status" className="text-sm">
       {why.data.map((s) => (
         <div key={s.region}>
-          <p className="font-semibold">{s.sentence}</p>
+          <p className="font-semibold">{s.reason.words}</p>
           <ul className="list-disc pl-5">
             {s.ways.map((way) => (
-              <li key={way}>{way}</li>
+              <li key={way.words}>{way.words}</li>
             ))}
           </ul>
         </div>

@@ -221,11 +221,11 @@ export function PlanPage() {
       {search.isError && <Trouble error={search.error} />}
       {search.data?.obstacles.map((obstacle) => (
         <p
-          key={obstacle}
+          key={obstacle.words}
           role="alert"
           className="border-l-2 border-warn bg-paper-2 px-2 py-1 text-sm"
         >
-          {obstacle}
+          {obstacle.words}
         </p>
       ))}
       {composed && plan.undo === 'composed' && <SearchWords search={composed} />}

@@ -280,7 +280,8 @@ class WeekApiTest {
             "/api/weeks/" + one.at("/id").asString() + "/compose",
             Map.of("version", one.at("/version").asInt(), "run", UUID.randomUUID(), "seconds", 1));
     assertThat(answer.status()).isEqualTo(200);
-    assertThat(answer.at("/obstacles/0").asString()).contains("What is locked in session 1 takes");
+    assertThat(answer.at("/obstacles/0/words").asString())
+        .contains("What is locked in session 1 takes");
     assertThat(answer.at("/week/version").asInt()).isEqualTo(one.at("/version").asInt());
     assertThat(answer.body().has("search")).isFalse();
   }

@@ -94,9 +94,10 @@ public class Composing implements MeterBinder {
    * What a search found.
    *
    * @param answer empty where what is pinned leaves no week, or it was stopped too early
-   * @param obstacles why there is none, in words
+   * @param obstacles why there is none
    */
-  public record Composed(Plan plan, Optional<Composer.Answer> answer, List<String> obstacles) {}
+  public record Composed(
+      Plan plan, Optional<Composer.Answer> answer, List<Shortfall.Obstacle> obstacles) {}
 
   /**
    * Fills the week beside what is pinned. Not in one transaction: a search takes seconds, and the

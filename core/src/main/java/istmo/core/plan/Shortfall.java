@@ -9,7 +9,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
@@ -17,14 +16,82 @@ import java.util.function.Supplier;
 /**
  * Why a composed week falls short of its targets, and what would help: each way is tried by
  * composing again, so none is named that does not, and what it brings is said. Times are what this
- * week would have to be longer by arithmetic, to the minute.
+ * week would have to be longer by arithmetic, to the minute. {@code words.PlanWords} puts it into
+ * sentences.
  *
  * @param region that is most short
- * @param sentence what is short and why
+ * @param has effective sets that it gets in the week
+ * @param asked effective sets that are asked for it
  * @param ways what would mend it; the last is to accept what there is
  */
-public record Shortfall(
-    String region, double has, double asked, String sentence, List<String> ways) {
+public record Shortfall(String region, double has, double asked, Reason reason, List<Way> ways) {
+  /** Why a region is short. */
+  public sealed interface Reason {}
+
+  /** There is time, but the search weighed other things more or did not come to it. */
+  public record RoomLeft() implements Reason {}
+
+  /**
+   * The sessions are too short.
+   *
+   * @param minutes of each session
+   * @param missing minutes more in the week that it would take
+   */
+  public record TimeShort(List<Integer> minutes, int missing) implements Reason {}
+
+  /** What is on offer for it, and what a session and a week may hold, are used. */
+  public record AllUsed() implements Reason {}
+
+  /** What would mend it. */
+  public sealed interface Way {}
+
+  /**
+   * Sets of an exercise that fit into a session.
+   *
+   * @param more whether the exercise is there already
+   * @param session from 1
+   */
+  public record AddSets(
+      String candidateId, String name, int sets, boolean more, int session, int minutes)
+      implements Way {}
+
+  /** To search longer. */
+  public record SearchLonger() implements Way {}
+
+  /** To string sets together otherwise; so many effective sets come of it. */
+  public record WorkPaired(Pairing pairing, double reached) implements Way {}
+
+  /** To take out what is locked; so many effective sets come of it. */
+  public record Drop(String candidateId, String name, double reached) implements Way {}
+
+  /** To ask half as much of another group; so many effective sets come of it. */
+  public record AskHalf(String group, double reached) implements Way {}
+
+  /** So many minutes more in the week. */
+  public record GiveTime(int minutes) implements Way {}
+
+  /** To be content with what there is. */
+  public record Accept(double has) implements Way {}
+
+  /** What keeps any week from being composed. */
+  public sealed interface Obstacle {}
+
+  /**
+   * What is locked in a session takes longer than the session.
+   *
+   * @param session from 1
+   * @param takes minutes
+   * @param has minutes
+   */
+  public record LockedTooLong(int session, int takes, int has) implements Obstacle {}
+
+  /**
+   * A session is to stay at one station, and what is locked there needs more.
+   *
+   * @param session from 1
+   */
+  public record TooManyStations(int session, long stations) implements Obstacle {}
+
   private static final double TOLERANCE = 0.25;
 
   /** Minutes added to every session to see whether time is the reason. */
@@ -67,100 +134,68 @@ public record Shortfall(
   private static Shortfall explained(Tries tries, Coverage coverage, String region) {
     Task task = tries.task();
     Week week = tries.week();
-    String name = Regions.standard().get(region).coachName();
     double has = coverage.sets().getOrDefault(region, 0.0);
     double asked = Required.entry(task.targets().least(), region);
-    List<String> ways = new ArrayList<>();
-    Optional<String> room = room(task, week, region, asked - has);
+    Optional<Way> room = room(task, week, region, asked - has);
     if (room.isPresent()) {
       return new Shortfall(
           region,
           has,
           asked,
-          String.format(
-              Locale.ROOT,
-              "The %s gets %.1f of %.0f sets, though there is time: the search weighed other things"
-                  + " more, or did not come to it.",
-              name,
-              has,
-              asked),
-          List.of(room.get(), "Search longer.", accept(has, name)));
+          new RoomLeft(),
+          List.of(room.get(), new SearchLonger(), new Accept(has)));
     }
     double most =
         tries.reached(
             with(task, longer(task, MORE_MINUTES), task.pairing(), task.targets()), region);
-    String sentence;
+    List<Way> ways = new ArrayList<>();
+    Reason reason = new AllUsed();
     if (most >= has + TELLING_GAIN) {
       int minutes = (int) Math.ceil(missingS(task, week, region, Math.min(asked, most) - has) / 60);
-      sentence =
-          String.format(
-              Locale.ROOT,
-              "%s minutes are about %d short for the %s: %.1f of %.0f sets.",
-              minutesWords(task),
-              minutes,
-              name,
-              has,
-              asked);
-      for (Pairing pairing : Pairing.values()) {
-        if (pairing.compareTo(task.pairing()) > 0) {
-          tries.way(
-              ways,
-              "Work " + pairing.label(),
-              with(task, task.frames(), pairing, task.targets()),
-              region,
-              has,
-              asked);
-        }
-      }
-      for (Planned.Item pinned :
-          task.frames().stream().flatMap(day -> day.items().stream()).toList()) {
-        tries.way(
-            ways,
-            "Drop " + task.offers().get(pinned.candidateId()).name(),
-            with(
-                task,
-                task.frames().stream().map(day -> without(day, pinned)).toList(),
-                task.pairing(),
-                task.targets()),
-            region,
-            has,
-            asked);
-      }
-      easier(task, region)
-          .ifPresent(
-              easier ->
-                  tries.way(
-                      ways,
-                      easier.words(),
-                      with(task, task.frames(), task.pairing(), easier.targets()),
-                      region,
-                      has,
-                      asked));
-      ways.add(String.format(Locale.ROOT, "Give it about %d minutes more in the week.", minutes));
-    } else {
-      sentence =
-          String.format(
-              Locale.ROOT,
-              "The %s gets %.1f of %.0f sets, and more time would not change it: what is on offer"
-                  + " for it, and what a session and a week may hold, are used.",
-              name,
-              has,
-              asked);
+      reason = new TimeShort(task.frames().stream().map(Day::minutes).toList(), minutes);
+      ways.addAll(tried(tries, region, has));
+      ways.add(new GiveTime(minutes));
     }
-    ways.add(accept(has, name));
-    return new Shortfall(region, has, asked, sentence, List.copyOf(ways));
+    ways.add(new Accept(has));
+    return new Shortfall(region, has, asked, reason, List.copyOf(ways));
   }
 
-  private static String accept(double has, String name) {
-    return String.format(Locale.ROOT, "Accept %.1f sets for the %s.", has, name);
+  /** Other ways of composing, those that bring a set more. */
+  private static List<Way> tried(Tries tries, String region, double has) {
+    Task task = tries.task();
+    List<Way> ways = new ArrayList<>();
+    for (Pairing pairing : Pairing.values()) {
+      if (pairing.compareTo(task.pairing()) > 0) {
+        tries
+            .gain(with(task, task.frames(), pairing, task.targets()), region, has)
+            .ifPresent(reached -> ways.add(new WorkPaired(pairing, reached)));
+      }
+    }
+    for (Planned.Item pinned :
+        task.frames().stream().flatMap(day -> day.items().stream()).toList()) {
+      List<Day> frames = task.frames().stream().map(day -> without(day, pinned)).toList();
+      String candidate = pinned.candidateId();
+      tries
+          .gain(with(task, frames, task.pairing(), task.targets()), region, has)
+          .ifPresent(
+              reached ->
+                  ways.add(new Drop(candidate, task.offers().get(candidate).name(), reached)));
+    }
+    easier(task, region)
+        .ifPresent(
+            easier ->
+                tries
+                    .gain(with(task, task.frames(), task.pairing(), easier.targets()), region, has)
+                    .ifPresent(reached -> ways.add(new AskHalf(easier.group(), reached))));
+    return ways;
   }
 
   /**
-   * The least that would bring the missing sets within a session's time, in words: a new exercise,
-   * or more sets of one that is there.
+   * The least that would bring the missing sets within a session's time: a new exercise, or more
+   * sets of one that is there.
    */
-  private static Optional<String> room(Task task, Week week, String region, double missing) {
-    String words = null;
+  private static Optional<Way> room(Task task, Week week, String region, double missing) {
+    Way way = null;
     double least = Double.POSITIVE_INFINITY;
     for (int d = 0; d < week.days().size(); d++) {
       Day day = week.days().get(d);
@@ -192,20 +227,18 @@ public record Shortfall(
             && seconds <= free
             && seconds < least) {
           least = seconds;
-          words =
-              String.format(
-                  Locale.ROOT,
-                  "%s of %s in session %d: about %d minutes.",
-                  more
-                      ? sets + (sets == 1 ? " more set" : " more sets")
-                      : Math.max(sets, Task.LEAST_SETS) + " sets",
+          way =
+              new AddSets(
+                  candidate.candidateId(),
                   candidate.name(),
+                  more ? sets : Math.max(sets, Task.LEAST_SETS),
+                  more,
                   d + 1,
                   (int) Math.ceil(seconds / 60));
         }
       }
     }
-    return Optional.ofNullable(words);
+    return Optional.ofNullable(way);
   }
 
   /**
@@ -231,7 +264,7 @@ public record Shortfall(
     return least;
   }
 
-  private record Easier(Targets targets, String words) {}
+  private record Easier(Targets targets, String group) {}
 
   /** Half of what is asked for the group with the least weight beside the short one's. */
   private static Optional<Easier> easier(Task task, String region) {
@@ -254,19 +287,15 @@ public record Shortfall(
                           half.put(id, v / 2);
                         }
                       });
-              return new Easier(
-                  task.targets().with(half), "Ask half as much of the " + entry.getKey());
+              return new Easier(task.targets().with(half), entry.getKey());
             });
   }
 
   /** Weeks for other tasks, looked for from the week there is. */
   private record Tries(Task task, Week week, double seconds) {
-    /** Adds a way where it brings at least a set more. */
-    void way(List<String> ways, String words, Task other, String region, double has, double asked) {
-      double reached = reached(other, region);
-      if (reached >= has + TELLING_GAIN) {
-        ways.add(String.format(Locale.ROOT, "%s: %.1f of %.0f sets.", words, reached, asked));
-      }
+    /** Effective sets of a region where another task brings at least about a set more. */
+    Optional<Double> gain(Task other, String region, double has) {
+      return Optional.of(reached(other, region)).filter(reached -> reached >= has + TELLING_GAIN);
     }
 
     /** Effective sets of a region in the best week found; none where there is no week. */
@@ -314,35 +343,14 @@ public record Shortfall(
         .toList();
   }
 
-  private static String minutesWords(Task task) {
-    List<Integer> minutes = task.frames().stream().map(Day::minutes).toList();
-    return minutes.stream().distinct().count() == 1
-        ? (minutes.size() > 1 ? minutes.size() + " times " : "") + minutes.get(0)
-        : minutes.stream()
-            .map(String::valueOf)
-            .reduce((first, second) -> first + " and " + second)
-            .orElseThrow();
-  }
-
-  /**
-   * What keeps any week from being composed: only what is pinned can. In words; empty where nothing
-   * does.
-   */
-  public static List<String> obstacles(Task task) {
-    List<String> list = new ArrayList<>();
+  /** What keeps any week from being composed: only what is pinned can. Empty where nothing does. */
+  public static List<Obstacle> obstacles(Task task) {
+    List<Obstacle> list = new ArrayList<>();
     for (int d = 0; d < task.frames().size(); d++) {
       Day day = task.frames().get(d);
       double minutes = Timing.of(day, task.offers()).minutes();
       if (minutes > day.minutes()) {
-        list.add(
-            String.format(
-                Locale.ROOT,
-                "What is locked in session %d takes %.0f of %d minutes: unlock something, take sets"
-                    + " out, or give it %d minutes.",
-                d + 1,
-                Math.ceil(minutes),
-                day.minutes(),
-                (int) Math.ceil(minutes)));
+        list.add(new LockedTooLong(d + 1, (int) Math.ceil(minutes), day.minutes()));
       }
       long stations =
           day.items().stream()
@@ -351,12 +359,7 @@ public record Shortfall(
               .distinct()
               .count();
       if (day.oneStation() && stations > 1) {
-        list.add(
-            String.format(
-                Locale.ROOT,
-                "Session %d is to stay at one station, but what is pinned there needs %d.",
-                d + 1,
-                stations));
+        list.add(new TooManyStations(d + 1, stations));
       }
     }
     return list;

@@ -11,6 +11,7 @@ import istmo.core.plan.Planned.Day;
 import istmo.core.plan.Planned.Item;
 import istmo.core.plan.Planned.Week;
 import istmo.core.ranking.brief.Aim;
+import istmo.core.words.PlanWords;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -375,11 +376,11 @@ class ComposerTest {
     Week week = composed(task, 8);
     Shortfall shortfall = Shortfall.of(task, week, 12).orElseThrow();
     assertThat(shortfall.has()).isLessThan(shortfall.asked());
-    assertThat(shortfall.sentence())
+    assertThat(PlanWords.of(shortfall))
         .matches("2 times 35 minutes are about \\d+ short for the .+: [\\d.]+ of \\d+ sets\\.");
-    assertThat(shortfall.ways()).last().asString().startsWith("Accept");
+    assertThat(shortfall.ways()).last().isEqualTo(new Shortfall.Accept(shortfall.has()));
     String asked = String.format(Locale.ROOT, "%.0f", shortfall.asked());
-    assertThat(shortfall.ways())
+    assertThat(words(shortfall))
         .anyMatch(word -> word.matches("Work in turn.*: [\\d.]+ of " + asked + " sets\\."));
   }
 
@@ -405,8 +406,9 @@ class ComposerTest {
     assertThat(Shortfall.of(task, week))
         .hasValueSatisfying(
             shortfall -> {
-              assertThat(shortfall.sentence()).contains("more time would not change it");
-              assertThat(shortfall.ways())
+              assertThat(shortfall.reason()).isEqualTo(new Shortfall.AllUsed());
+              assertThat(PlanWords.of(shortfall)).contains("more time would not change it");
+              assertThat(words(shortfall))
                   .containsExactly("Accept 1.8 sets for the outer hamstring.");
             });
   }
@@ -436,7 +438,7 @@ class ComposerTest {
                     false,
                     List.of(Bout.of(new Item("p", "press", Plans.THREE_OF_TEN, false))))));
     // walk 60 + set-up 60 + one lighter set 60 + two sets of 60 with 120 between: 420 s
-    assertThat(Shortfall.of(task, without).orElseThrow().ways())
+    assertThat(words(Shortfall.of(task, without).orElseThrow()))
         .first()
         .isEqualTo("2 sets of curl in session 1: about 7 minutes.");
     Week one =
@@ -449,6 +451,9 @@ class ComposerTest {
                     List.of(
                         Bout.of(new Item("c", "curl", Plans.THREE_OF_TEN.withSets(1), false))))));
     assertThat(Shortfall.of(task, one).orElseThrow().ways())
+        .first()
+        .isEqualTo(new Shortfall.AddSets("curl", "curl", 1, true, 1, 3));
+    assertThat(words(Shortfall.of(task, one).orElseThrow()))
         .first()
         .isEqualTo("1 more set of curl in session 1: about 3 minutes.");
   }
@@ -474,10 +479,15 @@ class ComposerTest {
             Optional.empty());
     assertThat(new Composer(task).compose(LONG_ENOUGH_S, progress -> {})).isEmpty();
     // 3 min to set up, 2 lighter sets, six sets of 60 s with five rests of 120 s: 21 min
-    assertThat(Shortfall.obstacles(task))
+    assertThat(Shortfall.obstacles(task)).containsExactly(new Shortfall.LockedTooLong(1, 21, 10));
+    assertThat(Shortfall.obstacles(task).stream().map(PlanWords::of))
         .containsExactly(
             "What is locked in session 1 takes 21 of 10 minutes: unlock something, take sets out,"
                 + " or give it 21 minutes.");
+  }
+
+  private static List<String> words(Shortfall shortfall) {
+    return shortfall.ways().stream().map(way -> PlanWords.of(shortfall, way)).toList();
   }
 
   private static Task largeTask() {

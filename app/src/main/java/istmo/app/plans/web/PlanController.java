@@ -9,6 +9,7 @@ import istmo.app.plans.Plans;
 import istmo.app.plans.web.PlanViews.PlanView;
 import istmo.app.plans.web.PlanViews.PlannedDayView;
 import istmo.app.platform.DrawingView;
+import istmo.app.platform.FactView;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Needed;
 import istmo.app.platform.Rounded;
@@ -21,6 +22,7 @@ import istmo.core.plan.Pairing;
 import istmo.core.plan.Role;
 import istmo.core.plan.Shortfall;
 import istmo.core.quantity.InvalidInput;
+import istmo.core.words.PlanWords;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -97,12 +99,14 @@ class PlanController {
    */
   record SearchView(long points, long bound, double gap, boolean proved, double seconds) {}
 
-  record ComposedView(PlanView week, @MayBeMissing SearchView search, List<String> obstacles) {}
+  /** obstacles: what keeps any week from being composed. */
+  record ComposedView(PlanView week, @MayBeMissing SearchView search, List<FactView> obstacles) {}
 
   record ProgressView(double seconds, long points, long bound) {}
 
+  /** has, asked: effective sets of the region; reason and ways: each with the figures behind it. */
   record ShortfallView(
-      String region, double has, double asked, String sentence, List<String> ways) {}
+      String region, double has, double asked, FactView reason, List<FactView> ways) {}
 
   record SwapView(
       String candidateId,
@@ -246,7 +250,9 @@ class PlanController {
                         answer.proved(),
                         Rounded.of(answer.seconds())))
             .orElse(null),
-        composed.obstacles());
+        composed.obstacles().stream()
+            .map(obstacle -> FactView.of((Record) obstacle, PlanWords.of(obstacle)))
+            .toList());
   }
 
   /** How far a search for a plan has come. It ends with the best plan that was found. */
@@ -277,8 +283,10 @@ class PlanController {
                     shortfall.region(),
                     Rounded.of(shortfall.has()),
                     shortfall.asked(),
-                    shortfall.sentence(),
-                    shortfall.ways()))
+                    FactView.of((Record) shortfall.reason(), PlanWords.of(shortfall)),
+                    shortfall.ways().stream()
+                        .map(way -> FactView.of((Record) way, PlanWords.of(shortfall, way)))
+                        .toList()))
         .stream()
         .toList();
   }
