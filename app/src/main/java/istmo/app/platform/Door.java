@@ -15,8 +15,9 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * Stands before the sessions: refuses bodies that are too long before they are read, and says
- * plainly that the database is away when already the session cannot be looked up.
+ * Stands before the sessions: refuses bodies that are too long before they are read, takes in
+ * nothing new on a full disk, and says plainly that the database is away when already the session
+ * cannot be looked up.
  */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE + 2)
@@ -29,9 +30,11 @@ final class Door extends OncePerRequestFilter {
   private static final long LONGEST_FILE = 128L << 20;
 
   private final Problems problems;
+  private final DiskRoom disk;
 
-  Door(Problems problems) {
+  Door(Problems problems, DiskRoom disk) {
     this.problems = problems;
+    this.disk = disk;
   }
 
   @Override
@@ -50,6 +53,10 @@ final class Door extends OncePerRequestFilter {
           response,
           HttpStatus.CONTENT_TOO_LARGE,
           "The body may have at most " + (longest >> 20) + " MB. Nothing was read.");
+      return;
+    }
+    if (disk.refuses(request.getMethod(), path)) {
+      problems.answer(response, HttpStatus.INSUFFICIENT_STORAGE, DiskRoom.WORDS);
       return;
     }
     try {
