@@ -3001,7 +3001,7 @@ export interface components {
             filled: {
                 [key: string]: number;
             };
-            findings: string[];
+            findings: components["schemas"]["FactView"][];
             /** Format: double */
             front: number;
             functions: components["schemas"]["FunctionView"][];

@@ -160,8 +160,8 @@ export function CoveragePanel({
       </Button>
       {coverage.findings.length > 0 && (
         <ul className="border-l-2 border-warn bg-paper-2 px-2 py-1 text-sm">
-          {coverage.findings.map((finding) => (
-            <li key={finding}>{finding}</li>
+          {coverage.findings.map(({ words }) => (
+            <li key={words}>{words}</li>
           ))}
         </ul>
       )}

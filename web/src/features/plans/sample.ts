@@ -136,7 +136,13 @@ export const coverage: Coverage = {
   back: 1.5,
   balance: true,
   most: 16,
-  findings: ['Outer hamstring: 1.5 of 7 sets.'],
+  findings: [
+    {
+      kind: 'REGION_SHORT',
+      values: { region: 'BFL', has: 1.5, asked: 7 },
+      words: 'Outer hamstring: 1.5 of 7 sets.',
+    },
+  ],
 }
 
 export const week: Week = {

@@ -83,10 +83,7 @@ public class Records {
     return new Overview(
         client,
         history.lines(clientId),
-        Experience.of(
-            history
-                .since(clientId, clock.instant().minus(Experience.COUNTS_FOR), List.of())
-                .values()));
+        history.experience(clientId, clock.instant().minus(Experience.COUNTS_FOR)));
   }
 
   /**

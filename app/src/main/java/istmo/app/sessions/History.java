@@ -9,6 +9,7 @@ import istmo.app.sessions.persistence.SeriesEntity;
 import istmo.app.sessions.persistence.SeriesRepository;
 import istmo.core.body.Measurement.Side;
 import istmo.core.quantity.Required;
+import istmo.core.record.Experience;
 import istmo.core.record.Outing;
 import istmo.core.record.Practice;
 import istmo.core.record.Series;
@@ -102,10 +103,15 @@ public class History {
             .toList());
   }
 
-  /** Whether a client said anything since a moment of where it was felt or hurt. */
+  /**
+   * What a client has said of exercises since a moment. Most clients were asked nothing: then their
+   * sets are not read.
+   */
   @Transactional(readOnly = true)
-  public boolean told(UUID clientId, Instant from) {
-    return sets.told(coach.id(), clientId, from);
+  public Experience experience(UUID clientId, Instant from) {
+    return sets.told(coach.id(), clientId, from)
+        ? Experience.of(since(clientId, from, List.of()).values())
+        : Experience.NONE;
   }
 
   /**

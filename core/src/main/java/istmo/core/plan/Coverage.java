@@ -10,7 +10,6 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 
 /**
@@ -21,7 +20,7 @@ import java.util.Map;
  * @param functions effective sets of every function that the aim asks for
  * @param front and back of the thigh: mean effective sets over their regions
  * @param days what each session holds
- * @param findings what is short or too much, in words
+ * @param findings what is short or too much; {@code words.PlanWords} says it
  */
 public record Coverage(
     Map<String, Double> sets,
@@ -29,7 +28,47 @@ public record Coverage(
     double front,
     double back,
     List<OfDay> days,
-    List<String> findings) {
+    List<Finding> findings) {
+  /** What is short or too much. */
+  public sealed interface Finding {}
+
+  /** A region gets fewer effective sets a week than are asked. */
+  public record RegionShort(String region, double has, double asked) implements Finding {}
+
+  /** A function gets fewer effective sets a week than are asked. */
+  public record FunctionShort(Function function, double has, double asked) implements Finding {}
+
+  /** Front and back of the thigh are far apart: effective sets a week of both. */
+  public record ThighUneven(double front, double back) implements Finding {}
+
+  /** A region gets more effective sets a week than are worth it. */
+  public record RegionTooMuch(String region, double has, double most) implements Finding {}
+
+  /** The week asks more of the lower back than is enough, in sets at its limit. */
+  public record WeekLoadsBack(double has, double most) implements Finding {}
+
+  /**
+   * A session has more sets than a leg day holds.
+   *
+   * @param session from 1
+   */
+  public record SessionTooLong(int session, int has, int most) implements Finding {}
+
+  /**
+   * A session asks more of the lower back than is enough, in sets at its limit.
+   *
+   * @param session from 1
+   */
+  public record SessionLoadsBack(int session, double has, double most) implements Finding {}
+
+  /**
+   * A session gives a region more effective sets at once than add anything.
+   *
+   * @param session from 1
+   */
+  public record RegionTooMuchAtOnce(int session, String region, double has, double most)
+      implements Finding {}
+
   /**
    * Sets of a leg day at most: all, of the thighs, of the calves (common practice: about 20, 12 and
    * 6).
@@ -137,116 +176,68 @@ public record Coverage(
         .orElse(0);
   }
 
-  private static List<String> findings(
+  private static List<Finding> findings(
       Map<String, Double> sets,
       Map<Function, Double> functions,
       double front,
       double back,
       List<OfDay> days,
       Targets targets) {
-    List<String> list = new ArrayList<>();
+    List<Finding> list = new ArrayList<>();
     for (String id : targets.asked()) {
       double has = sets.getOrDefault(id, 0.0);
       double asked = Required.entry(targets.least(), id);
       if (has < asked - TOLERANCE) {
-        list.add(
-            String.format(
-                Locale.ROOT,
-                "%s: %.1f of %.0f sets.",
-                capital(Regions.standard().get(id).coachName()),
-                has,
-                asked));
+        list.add(new RegionShort(id, has, asked));
       }
     }
     functions.forEach(
         (function, has) -> {
-          if (has < Required.entry(targets.functions(), function) - TOLERANCE) {
-            list.add(
-                String.format(
-                    Locale.ROOT,
-                    "%s: %.1f of %.0f sets. It takes %s.",
-                    capital(function.label()),
-                    has,
-                    targets.functions().get(function),
-                    function.examples()));
+          double asked = Required.entry(targets.functions(), function);
+          if (has < asked - TOLERANCE) {
+            list.add(new FunctionShort(function, has, asked));
           }
         });
     if (targets.balance()
         && Math.min(front, back) < Targets.LEAST_BALANCE * Math.max(front, back) - 1e-9) {
-      list.add(
-          String.format(
-              Locale.ROOT,
-              "The %s of the thigh gets %.1f sets, the %s %.1f: give it more.",
-              front < back ? "front" : "back",
-              Math.min(front, back),
-              front < back ? "back" : "front",
-              Math.max(front, back)));
+      list.add(new ThighUneven(front, back));
     }
     for (Region region : Regions.standard().all()) {
-      if (sets.getOrDefault(region.id(), 0.0) > targets.most() + TOLERANCE) {
-        list.add(
-            String.format(
-                Locale.ROOT,
-                "%s: %.1f sets a week, more than about %.0f are hardly worth it.",
-                capital(region.coachName()),
-                sets.get(region.id()),
-                targets.most()));
+      double has = sets.getOrDefault(region.id(), 0.0);
+      if (has > targets.most() + TOLERANCE) {
+        list.add(new RegionTooMuch(region.id(), has, targets.most()));
       }
     }
     double all = days.stream().mapToDouble(OfDay::back).sum();
     if (all > MOST_BACK_A_WEEK + TOLERANCE) {
-      list.add(
-          String.format(
-              Locale.ROOT,
-              "The week loads the lower back with the like of %.1f sets at its limit; about %.0f"
-                  + " are enough.",
-              all,
-              MOST_BACK_A_WEEK));
+      list.add(new WeekLoadsBack(all, MOST_BACK_A_WEEK));
     }
     for (int d = 0; d < days.size(); d++) {
-      OfDay day = days.get(d);
-      if (day.sets() > MOST_SETS) {
-        list.add(
-            String.format(
-                Locale.ROOT,
-                "Session %d has %d sets; a leg day holds about %d.",
-                d + 1,
-                day.sets(),
-                MOST_SETS));
-      }
-      if (day.back() > MOST_BACK + TOLERANCE) {
-        list.add(
-            String.format(
-                Locale.ROOT,
-                "Session %d loads the lower back with the like of %.1f sets at its limit; about"
-                    + " %.0f are enough.",
-                d + 1,
-                day.back(),
-                MOST_BACK));
-      }
-      int session = d + 1;
-      Regions.standard().all().stream()
-          .filter(
-              region ->
-                  day.effective().getOrDefault(region.id(), 0.0) > targets.mostADay() + TOLERANCE
-                      && targets.least().containsKey(region.id()))
-          .findFirst()
-          .ifPresent(
-              region ->
-                  list.add(
-                      String.format(
-                          Locale.ROOT,
-                          "Session %d gives the %s %.1f sets at once; beyond about %.0f little is"
-                              + " added.",
-                          session,
-                          region.coachName(),
-                          day.effective().get(region.id()),
-                          targets.mostADay())));
+      list.addAll(ofSession(d + 1, days.get(d), targets));
     }
     return List.copyOf(list);
   }
 
-  static String capital(String text) {
-    return Character.toUpperCase(text.charAt(0)) + text.substring(1);
+  private static List<Finding> ofSession(int session, OfDay day, Targets targets) {
+    List<Finding> list = new ArrayList<>();
+    if (day.sets() > MOST_SETS) {
+      list.add(new SessionTooLong(session, day.sets(), MOST_SETS));
+    }
+    if (day.back() > MOST_BACK + TOLERANCE) {
+      list.add(new SessionLoadsBack(session, day.back(), MOST_BACK));
+    }
+    Regions.standard().all().stream()
+        .map(Region::id)
+        .filter(
+            id ->
+                day.effective().getOrDefault(id, 0.0) > targets.mostADay() + TOLERANCE
+                    && targets.least().containsKey(id))
+        .findFirst()
+        .ifPresent(
+            id ->
+                list.add(
+                    new RegionTooMuchAtOnce(
+                        session, id, Required.entry(day.effective(), id), targets.mostADay())));
+    return list;
   }
 }

@@ -11,7 +11,6 @@ import java.util.Collections;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 
@@ -20,9 +19,28 @@ import java.util.Set;
  *
  * @param alike 1 for the same regions in the same shares, less the more that differs, aimed regions
  *     counting more
- * @param changes what is different, in words
+ * @param changes what is different, empty where the model can tell nothing; {@code words.PlanWords}
+ *     says it
  */
-public record Swap(Offer offer, double alike, List<String> changes) {
+public record Swap(Offer offer, double alike, List<Change> changes) {
+  /** What another exercise in the place of one changes. */
+  public sealed interface Change {}
+
+  /** A region gets more or less: shares of the best here, after and before. */
+  public record OtherShare(String region, double after, double before) implements Change {}
+
+  /** A function that is aimed at is left out. */
+  public record LeavesOut(Function function) implements Change {}
+
+  /** The lower back works more, or else less. */
+  public record OtherBack(boolean more) implements Change {}
+
+  /** One leg at a time, or else both together. */
+  public record OtherLegs(boolean oneLeg) implements Change {}
+
+  /** Minutes more to set up; fewer where negative. */
+  public record OtherTime(double minutes) implements Change {}
+
   /** An aimed region counts so many times more for each step of its weight (judgement). */
   private static final double AIMED = 1;
 
@@ -101,8 +119,8 @@ public record Swap(Offer offer, double alike, List<String> changes) {
             - (offer.role() == otherOffer.role() ? 0 : OTHER_ROLE));
   }
 
-  private static List<String> changes(Offer offer, Offer otherOffer, Aim aim) {
-    List<String> list = new ArrayList<>();
+  private static List<Change> changes(Offer offer, Offer otherOffer, Aim aim) {
+    List<Change> list = new ArrayList<>();
     for (Region region : Regions.standard().all()) {
       double before = offer.share(region.id());
       double after = otherOffer.share(region.id());
@@ -113,14 +131,7 @@ public record Swap(Offer offer, double alike, List<String> changes) {
       if (counts
           && Math.max(before, after) > SMALL_SHARE
           && Math.abs(after - before) > TELLABLE * Math.max(before, after)) {
-        list.add(
-            String.format(
-                Locale.ROOT,
-                "%s %s: %.0f instead of %.0f %% of the best here",
-                after > before ? "more" : "less",
-                region.coachName(),
-                100 * after,
-                100 * before));
+        list.add(new OtherShare(region.id(), after, before));
       }
     }
     offer.functions().stream()
@@ -129,25 +140,17 @@ public record Swap(Offer offer, double alike, List<String> changes) {
                 function.regions().stream().anyMatch(aim.weights()::containsKey)
                     && !otherOffer.functions().contains(function))
         .sorted()
-        .forEach(function -> list.add("leaves out: " + function.label()));
+        .forEach(function -> list.add(new LeavesOut(function)));
     if (Math.abs(offer.back() - otherOffer.back()) > TELLABLE) {
-      list.add(
-          otherOffer.back() > offer.back()
-              ? "more load on the lower back"
-              : "spares the lower back");
+      list.add(new OtherBack(otherOffer.back() > offer.back()));
     }
     if (otherOffer.oneLeg() != offer.oneLeg()) {
-      list.add(otherOffer.oneLeg() ? "one leg at a time" : "both legs together");
+      list.add(new OtherLegs(otherOffer.oneLeg()));
     }
     double minutes = otherOffer.setUpMinutes() - offer.setUpMinutes();
     if (Math.abs(minutes) >= 1) {
-      list.add(
-          String.format(
-              Locale.ROOT,
-              "%.0f min %s to set up",
-              Math.abs(minutes),
-              minutes > 0 ? "more" : "less"));
+      list.add(new OtherTime(minutes));
     }
-    return list.isEmpty() ? List.of("no difference that the model can tell") : List.copyOf(list);
+    return List.copyOf(list);
   }
 }

@@ -1,6 +1,15 @@
 package istmo.core.words;
 
 import istmo.core.anatomy.Regions;
+import istmo.core.plan.Coverage;
+import istmo.core.plan.Coverage.FunctionShort;
+import istmo.core.plan.Coverage.RegionShort;
+import istmo.core.plan.Coverage.RegionTooMuch;
+import istmo.core.plan.Coverage.RegionTooMuchAtOnce;
+import istmo.core.plan.Coverage.SessionLoadsBack;
+import istmo.core.plan.Coverage.SessionTooLong;
+import istmo.core.plan.Coverage.ThighUneven;
+import istmo.core.plan.Coverage.WeekLoadsBack;
 import istmo.core.plan.Shortfall;
 import istmo.core.plan.Shortfall.Accept;
 import istmo.core.plan.Shortfall.AddSets;
@@ -15,11 +24,20 @@ import istmo.core.plan.Shortfall.TimeShort;
 import istmo.core.plan.Shortfall.TooManyStations;
 import istmo.core.plan.Shortfall.Way;
 import istmo.core.plan.Shortfall.WorkPaired;
+import istmo.core.plan.Swap;
+import istmo.core.plan.Swap.LeavesOut;
+import istmo.core.plan.Swap.OtherBack;
+import istmo.core.plan.Swap.OtherLegs;
+import istmo.core.plan.Swap.OtherShare;
+import istmo.core.plan.Swap.OtherTime;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 
-/** What is said of a week that falls short, and of one that cannot be composed. */
+/**
+ * What is said of what a week brings, of one that falls short or cannot be composed, and of one
+ * exercise in the place of another.
+ */
 public final class PlanWords {
   private PlanWords() {}
 
@@ -89,12 +107,96 @@ public final class PlanWords {
         stations.session(), stations.stations());
   }
 
+  /** What is short or too much in a week. */
+  public static String of(Coverage.Finding finding) {
+    if (finding instanceof RegionShort few) {
+      return say("%s: %.1f of %.0f sets.", capital(region(few.region())), few.has(), few.asked());
+    }
+    if (finding instanceof FunctionShort few) {
+      return say(
+          "%s: %.1f of %.0f sets. It takes %s.",
+          capital(few.function().label()), few.has(), few.asked(), few.function().examples());
+    }
+    if (finding instanceof ThighUneven thigh) {
+      boolean front = thigh.front() < thigh.back();
+      return say(
+          "The %s of the thigh gets %.1f sets, the %s %.1f: give it more.",
+          front ? "front" : "back",
+          Math.min(thigh.front(), thigh.back()),
+          front ? "back" : "front",
+          Math.max(thigh.front(), thigh.back()));
+    }
+    if (finding instanceof RegionTooMuch much) {
+      return say(
+          "%s: %.1f sets a week, more than about %.0f are hardly worth it.",
+          capital(region(much.region())), much.has(), much.most());
+    }
+    if (finding instanceof WeekLoadsBack back) {
+      return "The week " + loadsBack(back.has(), back.most());
+    }
+    if (finding instanceof SessionLoadsBack back) {
+      return say("Session %d ", back.session()) + loadsBack(back.has(), back.most());
+    }
+    if (finding instanceof SessionTooLong session) {
+      return say(
+          "Session %d has %d sets; a leg day holds about %d.",
+          session.session(), session.has(), session.most());
+    }
+    RegionTooMuchAtOnce much = (RegionTooMuchAtOnce) finding;
+    return say(
+        "Session %d gives the %s %.1f sets at once; beyond about %.0f little is added.",
+        much.session(), region(much.region()), much.has(), much.most());
+  }
+
+  private static String loadsBack(double has, double most) {
+    return say(
+        "loads the lower back with the like of %.1f sets at its limit; about %.0f are enough.",
+        has, most);
+  }
+
+  /** What another exercise in the place of one changes: parts of a sentence. */
+  public static List<String> of(Swap swap) {
+    return swap.changes().isEmpty()
+        ? List.of("no difference that the model can tell")
+        : swap.changes().stream().map(PlanWords::of).toList();
+  }
+
+  private static String of(Swap.Change change) {
+    if (change instanceof OtherShare share) {
+      return say(
+          "%s %s: %.0f instead of %.0f %% of the best here",
+          share.after() > share.before() ? "more" : "less",
+          region(share.region()),
+          100 * share.after(),
+          100 * share.before());
+    }
+    if (change instanceof LeavesOut out) {
+      return "leaves out: " + out.function().label();
+    }
+    if (change instanceof OtherBack back) {
+      return back.more() ? "more load on the lower back" : "spares the lower back";
+    }
+    if (change instanceof OtherLegs legs) {
+      return legs.oneLeg() ? "one leg at a time" : "both legs together";
+    }
+    double minutes = ((OtherTime) change).minutes();
+    return say("%.0f min %s to set up", Math.abs(minutes), minutes > 0 ? "more" : "less");
+  }
+
   private static String reached(String way, double sets, double asked) {
     return say("%s: %.1f of %.0f sets.", way, sets, asked);
   }
 
   private static String region(Shortfall shortfall) {
-    return Regions.standard().get(shortfall.region()).coachName();
+    return region(shortfall.region());
+  }
+
+  private static String region(String id) {
+    return Regions.standard().get(id).coachName();
+  }
+
+  private static String capital(String text) {
+    return Character.toUpperCase(text.charAt(0)) + text.substring(1);
   }
 
   /** "35", "2 times 35" or "35 and 50". */

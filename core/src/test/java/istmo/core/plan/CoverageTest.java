@@ -9,6 +9,7 @@ import istmo.core.plan.Planned.Bout;
 import istmo.core.plan.Planned.Day;
 import istmo.core.plan.Planned.Week;
 import istmo.core.ranking.brief.Aim;
+import istmo.core.words.PlanWords;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -95,18 +96,23 @@ class CoverageTest {
             day -> assertThat(day.sets()).isEqualTo(5),
             day -> assertThat(day.thighSets()).isEqualTo(5),
             day -> assertThat(day.back()).isCloseTo(1.0, offset(1e-9)));
-    assertThat(coverage.findings())
+    assertThat(coverage.findings()).first().isEqualTo(new Coverage.RegionShort("VL", 4, 6));
+    assertThat(words(coverage))
         .containsExactly(
             "Outer quad (sweep): 4.0 of 6 sets.",
             "Quads with the hip open: 0.0 of 2 sets. It takes leg extensions leaning back, sissy"
                 + " squats.");
   }
 
+  private static List<String> words(Coverage coverage) {
+    return coverage.findings().stream().map(PlanWords::of).toList();
+  }
+
   @Test
   void aNeglectedSideOfTheThighIsSaidUnlessItIsKeptOut() {
-    assertThat(Coverage.of(week(10, 2), OFFERS, targets(true)).findings())
+    assertThat(words(Coverage.of(week(10, 2), OFFERS, targets(true))))
         .anyMatch(field -> field.startsWith("The back of the thigh gets 1.8 sets, the front 6.5"));
-    assertThat(Coverage.of(week(10, 2), OFFERS, targets(false)).findings())
+    assertThat(words(Coverage.of(week(10, 2), OFFERS, targets(false))))
         .noneMatch(field -> field.contains("of the thigh"));
   }
 
@@ -134,11 +140,11 @@ class CoverageTest {
                 Bout.of(new Planned.Item("more", "squat", Plans.THREE_OF_TEN.withSets(10), false)),
                 Bout.of(new Planned.Item("most", "squat", Plans.THREE_OF_TEN.withSets(3), false))));
     List<String> texts =
-        Coverage.of(
+        words(
+            Coverage.of(
                 new Week(List.of(day)),
                 new Offers(List.of(squat)),
-                Plans.targets(Map.of("VL", 5.0)))
-            .findings();
+                Plans.targets(Map.of("VL", 5.0))));
     assertThat(texts)
         .anyMatch(text -> text.contains("23 sets; a leg day holds about 20"))
         .anyMatch(text -> text.contains("20.7 sets at its limit"))

@@ -308,7 +308,7 @@ class PlanController {
                     swap.offer().candidateId(),
                     swap.offer().name(),
                     Rounded.of(swap.alike()),
-                    swap.changes(),
+                    PlanWords.of(swap),
                     PrescriptionDocument.of(swap.offer().usual())))
         .toList();
   }

@@ -4,6 +4,7 @@ import istmo.app.plans.Plan;
 import istmo.app.plans.PlanBrief;
 import istmo.app.plans.PlanDocument;
 import istmo.app.plans.Plans;
+import istmo.app.platform.FactView;
 import istmo.app.platform.LoadingView;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Rounded;
@@ -21,6 +22,7 @@ import istmo.core.plan.Role;
 import istmo.core.plan.Timing;
 import istmo.core.plan.WorkingLoad;
 import istmo.core.quantity.Required;
+import istmo.core.words.PlanWords;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -139,7 +141,7 @@ final class PlanViews {
       double back,
       boolean balance,
       double most,
-      List<String> findings) {}
+      List<FactView> findings) {}
 
   record BlockStepView(
       int number,
@@ -329,6 +331,8 @@ final class PlanViews {
         Rounded.of(coverage.back()),
         plan.targets().balance(),
         plan.targets().most(),
-        coverage.findings());
+        coverage.findings().stream()
+            .map(finding -> FactView.of((Record) finding, PlanWords.of(finding)))
+            .toList());
   }
 }
