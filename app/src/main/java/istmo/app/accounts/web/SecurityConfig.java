@@ -1,16 +1,14 @@
 package istmo.app.accounts.web;
 
 import istmo.app.platform.Problems;
+import jakarta.servlet.http.HttpServletRequest;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
-import org.springframework.security.authorization.AuthorizationManager;
-import org.springframework.security.authorization.AuthorizationManagers;
+import org.springframework.security.authorization.AuthorizationDecision;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.web.SecurityFilterChain;
-import org.springframework.security.web.access.IpAddressAuthorizationManager;
-import org.springframework.security.web.access.intercept.RequestAuthorizationContext;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
@@ -30,16 +28,16 @@ class SecurityConfig {
   /** How busy the application is, without anybody's data: for a program on this machine. */
   private static final String FIGURES = "/actuator/prometheus";
 
-  private static final AuthorizationManager<RequestAuthorizationContext> ON_THIS_MACHINE =
-      AuthorizationManagers.anyOf(
-          IpAddressAuthorizationManager.hasIpAddress("127.0.0.0/8"),
-          IpAddressAuthorizationManager.hasIpAddress("::1"));
-
   private static final String GADGETS = "/api/gadget-links/*/lines";
 
   @Bean
   SecurityContextRepository securityContextRepository() {
     return new HttpSessionSecurityContextRepository();
+  }
+
+  /** Whether a request comes from this machine, by loopback or by the address that it serves. */
+  private static boolean isOnThisMachine(HttpServletRequest request) {
+    return request.getRemoteAddr().equals(request.getLocalAddr());
   }
 
   @Bean
@@ -62,7 +60,9 @@ class SecurityConfig {
                     .requestMatchers("/api/**")
                     .authenticated()
                     .requestMatchers(FIGURES)
-                    .access(ON_THIS_MACHINE)
+                    .access(
+                        (signedIn, asked) ->
+                            new AuthorizationDecision(isOnThisMachine(asked.getRequest())))
                     .anyRequest()
                     .permitAll())
         .csrf(
