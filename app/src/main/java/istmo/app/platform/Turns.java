@@ -24,9 +24,18 @@ public final class Turns implements MeterBinder {
 
   private static final int LONGEST_WAIT_S = 60;
 
-  private final Semaphore free =
-      new Semaphore(Runtime.getRuntime().availableProcessors(), /* fair= */ true);
+  private final Semaphore free;
   private final ThreadLocal<Boolean> hasOne = ThreadLocal.withInitial(() -> false);
+
+  /** As many at a time as there are processors. */
+  public Turns() {
+    this(Runtime.getRuntime().availableProcessors());
+  }
+
+  /** So many at a time. */
+  public Turns(int atOnce) {
+    this.free = new Semaphore(atOnce, /* fair= */ true);
+  }
 
   /**
    * Computes once it is this thread's turn; at once where the thread has one already.
