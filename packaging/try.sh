@@ -1,6 +1,6 @@
 #!/usr/bin/env bash
 # The package's own trial, as root in a bare Debian root without systemd: installed, used, upgraded, backed up, restored, removed, purged.
-# packaging/try.sh OLD.deb NEW.deb; its log is kept in docs/package-trial.log. Run by hand, because it installs on the machine.
+# packaging/try.sh OLD.deb NEW.deb; its log is kept in docs/package-trial.txt. Run by hand, because it installs on the machine.
 set -euo pipefail
 old=${1:?the package of before} new=${2:?the package to upgrade to}
 export DEBIAN_FRONTEND=noninteractive
