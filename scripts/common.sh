@@ -50,3 +50,19 @@ curl_ok() {
 # How Java runs the application: with a bounded heap, and ended rather than half alive when that is full; the starter starts
 # it again. ISTMO_HEAP=2g gives it more. Threads that compute yield to threads that read and write.
 java_options() { echo "-Xmx${ISTMO_HEAP:-1g} -XX:+ExitOnOutOfMemoryError -XX:ThreadPriorityPolicy=1"; }
+
+export_env() { # reads KEY=VALUE lines
+  local line
+  while IFS= read -r line; do
+    [[ $line == *=* ]] && export "${line?}"
+  done
+}
+
+# Asks twice for a new password; prints the name as it is kept and the hash, with a tab between.
+new_password() { # JAR NAME
+  local password again
+  read -rsp "New password for $2: " password; echo >&2
+  read -rsp "The same again: " again; echo >&2
+  [ "$password" = "$again" ] || fail "the two are not the same; nothing was changed."
+  printf '%s\n' "$password" | java -cp "$1" -Dloader.main=istmo.app.accounts.ForgottenPassword org.springframework.boot.loader.launch.PropertiesLauncher "$2"
+}

@@ -9,9 +9,7 @@ tools=$repo/.tools
 . "$here/common.sh"
 port=${PORT:-8098}
 log=$tools/load.log
-while IFS= read -r line; do
-  [[ $line == *=* ]] && export "${line?}"
-done < <("$here/pg.sh" start)
+export_env < <("$here/pg.sh" start)
 export PORT=$port ISTMO_DEMO=false
 (umask 077; : >"$log")
 # shellcheck disable=SC2046,SC2086 # options are words
@@ -27,5 +25,5 @@ done
 cd "$repo/bench/load"
 mvn -B -ntp -q compile exec:exec -Dexec.executable=java \
   -Dexec.args="--add-opens java.base/java.lang=ALL-UNNAMED -Daddress=http://127.0.0.1:$port $* -cp %classpath io.gatling.app.Gatling -s istmo.load.MixedDay -nr -rf target/gatling" \
-  || say "asked for more than was answered; see the report"
+  || say "not all that is wanted was so; see above"
 [ ! -e "/proc/$app" ] || say "the application took $(ps -o cputimes= -p "$app" | tr -d " ") s of a processor and $(($(ps -o rss= -p "$app") / 1024)) MB"

@@ -1,5 +1,5 @@
 #!/usr/bin/env bash
-# A private PostgreSQL on loopback: pg.sh start|stop|crash|set-password|backup|restore|try|status|env|destroy
+# A private PostgreSQL on loopback: pg.sh start|stop|crash|set-password|backup|restore|try|nightly|status|env|destroy
 # ISTMO_PG_HOME says where it lives; ISTMO_PG_THROWAWAY=1 trades durability for speed (tests only).
 set -euo pipefail
 here=$(cd "$(dirname "${BASH_SOURCE[0]}")" && pwd -P)
@@ -195,6 +195,21 @@ try_backup() { # FILE
   printf '%s\n' "$there"
 }
 
+# The day's backup unless there is one; once a week it is restored for a try; those older than so many days go. Says what was done.
+nightly() { # FOLDER DAYS
+  local file words
+  file=$1/istmo-$(date +%F).dump
+  if [ ! -s "$file" ]; then
+    words=$(backup "$file") || exit 1
+    echo "backed up into $file: $words"
+  fi
+  if [ -z "$(find "$home/tried" -mtime -7 2>/dev/null)" ]; then
+    words=$(try_backup "$file") || exit 1
+    echo "restored $file for a try: $words"
+  fi
+  find "$1" -name 'istmo-????-??-??.dump' -mtime +"$2" -delete
+}
+
 # Puts a hash in the place of a coach's password, and signs the coach out everywhere.
 set_password() { # NAME HASH
   local changed
@@ -213,6 +228,7 @@ case ${1:-} in
   set-password) set_password "${2:-}" "${3:-}" ;;
   backup) backup "${2:-}" ;;
   restore) restore "${2:-}" "${3:-istmo}" ;;
+  nightly) nightly "${2:?}" "${3:?}" ;;
   try) try_backup "${2:-}" ;;
   drop) on_socket dropdb --if-exists --force "${2:?}" ;;
   start) start ;;
@@ -221,5 +237,5 @@ case ${1:-} in
   env) cat "$envfile" ;;
   status) p=$(pid_of_ours); if [ -n "$p" ]; then echo "running, pid $p"; else echo stopped; exit 3; fi ;;
   destroy) stop; rm -rf "$home"; rm -rf "$sock" ;;
-  *) echo "use: pg.sh start|stop|crash|set-password NAME HASH|backup FILE|restore FILE [DATABASE]|try FILE|drop DATABASE|status|env|destroy" >&2; exit 2 ;;
+  *) echo "use: pg.sh start|stop|crash|set-password NAME HASH|backup FILE|restore FILE [DATABASE]|try FILE|nightly FOLDER DAYS|drop DATABASE|status|env|destroy" >&2; exit 2 ;;
 esac

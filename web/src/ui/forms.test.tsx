@@ -2,18 +2,25 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { fireEvent, render, screen, waitFor } from '@testing-library/react'
 import { expect, test, vi } from 'vitest'
 import { z } from 'zod/mini'
-import { typedNumber } from '../quantity/typed'
-import { Field } from './Field'
+import { chosen, typedNumber } from '../quantity/typed'
+import { Choice, Field } from './Field'
 import { useSavedForm } from './forms'
 
-const LOAD = z.object({ loadKg: typedNumber, note: z.string() })
+const LOAD = z.object({ loadKg: typedNumber, note: chosen<'kept' | 'gone'>() })
 
 function Form({ save }: { save: (read: z.output<typeof LOAD>) => Promise<void> }) {
-  const form = useSavedForm({ reads: LOAD, begins: { loadKg: '', note: 'kept' }, save })
+  const form = useSavedForm({ reads: LOAD, begins: { loadKg: '', note: 'kept' as const }, save })
   return (
     <form onSubmit={form.submit} noValidate>
       <Field label="Load" {...form.box('loadKg')} />
-      <Field label="Note" {...form.box('note')} />
+      <Choice
+        label="Note"
+        options={[
+          { value: 'kept', label: 'keep' },
+          { value: 'gone', label: 'drop' },
+        ]}
+        {...form.choice('note')}
+      />
       {form.trouble && <p>{form.trouble.message}</p>}
       <button type="submit">Save</button>
     </form>
@@ -47,7 +54,10 @@ test('what is no number is marked at its box and never sent', async () => {
 
 test('what the server finds wrong stands at its box until that is changed, and nothing typed is lost', async () => {
   const wrong = Object.assign(new Error('2 values are not right.'), {
-    faults: [{ field: 'loadKg', message: '900 is not within 0 to 600' }],
+    faults: [
+      { field: 'loadKg', message: '900 is not within 0 to 600' },
+      { field: 'note', message: 'is needed' },
+    ],
   })
   const send = show(() => Promise.reject(wrong))
   send('900')
@@ -56,6 +66,9 @@ test('what the server finds wrong stands at its box until that is changed, and n
   expect(screen.getByLabelText('Load')).toHaveValue('900')
   fireEvent.change(screen.getByLabelText('Load'), { target: { value: '90' } })
   await waitFor(() => expect(screen.queryByText('900 is not within 0 to 600')).toBeNull())
+  expect(screen.getByText('is needed')).toBeVisible()
+  fireEvent.click(screen.getByLabelText('drop'))
+  await waitFor(() => expect(screen.queryByText('is needed')).toBeNull())
 })
 
 test('what is wrong with no single box is said as it is', async () => {

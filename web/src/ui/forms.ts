@@ -26,14 +26,17 @@ export function useTypedForm<Typed extends FieldValues, Read>({
     defaultValues: begins as DefaultValues<Typed>,
     mode: whileTyping ? 'onChange' : 'onSubmit',
   })
-  const { control, formState, getValues, handleSubmit, register, reset, setError, setValue } = form
+  const { clearErrors, control, formState, getValues, handleSubmit, register, setError, setValue } =
+    form
   useWatch({ control })
   const fault = (field: string): string | undefined => {
     const found: unknown = get(formState.errors, field)
     return (found as { message?: string } | undefined)?.message
   }
-  const set = <F extends FieldPath<Typed>>(field: F, value: PathValue<Typed, F>) =>
+  const set = <F extends FieldPath<Typed>>(field: F, value: PathValue<Typed, F>) => {
+    clearErrors(field)
     setValue(field, value, { shouldDirty: true, shouldValidate: whileTyping })
+  }
   return {
     register,
     typed: getValues(),
@@ -54,7 +57,7 @@ export function useTypedForm<Typed extends FieldValues, Read>({
       faults.forEach(({ field, message }) =>
         setError(field as FieldPath<Typed>, { type: 'server', message }),
       ),
-    begin: (values: Typed) => reset(values),
+    begin: (values: Typed) => form.reset(values),
     changed: formState.isDirty,
     readable: formState.isValid,
   }

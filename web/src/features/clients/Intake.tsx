@@ -5,8 +5,8 @@ import type { Catalogue, Client, Schemas } from '../../api/client'
 import { afterClientChanged } from '../../api/queries'
 import { trim } from '../../quantity/format'
 import { chosen, stored, typedNumber } from '../../quantity/typed'
-import { Button } from '../../ui/Button'
 import { Choice, Field } from '../../ui/Field'
+import { FormEnd } from '../../ui/FormEnd'
 import { Trouble } from '../../ui/Notice'
 import { useSavedForm } from '../../ui/forms'
 import { CautionsField } from './CautionsField'
@@ -153,12 +153,7 @@ export function Intake({
         fault={form.fault}
       />
       {form.error && <Trouble error={form.error} />}
-      <div className="sticky bottom-0 z-10 flex gap-2 border-t border-rule bg-paper py-2">
-        <Button look="ink" type="submit" disabled={form.saving}>
-          Save
-        </Button>
-        <Button onClick={onDone}>Cancel</Button>
-      </div>
+      <FormEnd saving={form.saving} onLeave={onDone} />
       {client && <OwnData client={client} onErased={onDone} />}
     </form>
   )

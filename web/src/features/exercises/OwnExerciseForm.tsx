@@ -4,7 +4,6 @@ import { z } from 'zod/mini'
 import { answer, api } from '../../api/client'
 import type { ByWord, Catalogue } from '../../api/client'
 import { afterExerciseChanged } from '../../api/queries'
-import { trim } from '../../quantity/format'
 import { chosen, typedNumber } from '../../quantity/typed'
 import { Button } from '../../ui/Button'
 import { Choice, FaultText, Field, Tick } from '../../ui/Field'
@@ -40,7 +39,7 @@ const OWN = z.object({
 const typedOf = (name: string, said: Said): z.input<typeof OWN> => ({
   ...said,
   name,
-  setUpMinutes: trim(said.setUpMinutes, 1),
+  setUpMinutes: String(said.setUpMinutes),
   alsoCalled: said.alsoCalled.join('\n'),
   cues: said.cues.join('\n'),
   stopSigns: said.stopSigns.join('\n'),

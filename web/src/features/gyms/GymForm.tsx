@@ -4,8 +4,8 @@ import { z } from 'zod/mini'
 import { answer, api } from '../../api/client'
 import type { Catalogue, Gym } from '../../api/client'
 import { afterGymChanged } from '../../api/queries'
-import { Button } from '../../ui/Button'
 import { Field, Tick } from '../../ui/Field'
+import { FormEnd } from '../../ui/FormEnd'
 import { Trouble } from '../../ui/Notice'
 import { WordMenu } from '../../ui/WordMenu'
 import { useSavedForm } from '../../ui/forms'
@@ -96,12 +96,7 @@ export function GymForm({
         )
       })}
       {form.error && <Trouble error={form.error} />}
-      <div className="sticky bottom-0 z-10 flex gap-2 border-t border-rule bg-paper py-2">
-        <Button look="ink" type="submit" disabled={form.saving}>
-          Save
-        </Button>
-        <Button onClick={onDone}>Cancel</Button>
-      </div>
+      <FormEnd saving={form.saving} onLeave={onDone} />
     </form>
   )
 }

@@ -142,7 +142,9 @@ function Detail({
         >
           {text.trim() === ''
             ? `generic: ${detail.unit === 'yes' ? (detail.generic ? 'yes' : 'no') : `${shown(detail, detail.generic)}${unit.unit === '°' ? '' : ' '}${unit.unit}`}`
-            : 'measured'}
+            : fault
+              ? ''
+              : 'measured'}
         </span>
         <span className="block text-xs text-ink-2">{detail.how}</span>
       </label>

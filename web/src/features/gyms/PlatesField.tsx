@@ -39,8 +39,7 @@ export function PlatesField({ machines }: { machines: Machines }) {
           body: { version: machines.version, plates },
         }),
       ),
-    onSaved: (saved, { begin }) => {
-      begin({ plates: plateWords(saved.plates) })
+    onSaved: (saved) => {
       queries.setQueryData(keys.machines(machines.gymId), saved)
       afterGymChanged(queries)
     },

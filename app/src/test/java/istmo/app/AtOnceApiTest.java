@@ -6,6 +6,8 @@ import static istmo.app.RunningApp.put;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import istmo.app.RunningApp.Answer;
+import istmo.app.RunningApp.Visitor;
+import istmo.core.equipment.Equipment;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -23,6 +25,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 @ExtendWith(RunningApp.class)
 class AtOnceApiTest {
   private static final int DEVICES = 12;
+  private static final int LONG_SEARCH_S = 40;
   private static String client;
   private static String gym;
 
@@ -58,32 +61,52 @@ class AtOnceApiTest {
     }
   }
 
-  /** A coach has one search at a time; a run's id belongs to the search that took it first. */
+  /** A week that no search has proved the best after some seconds. */
+  private static String largeWeek(Visitor coach, String name) {
+    Map<String, Object> input = ClientAndGymApiTest.intake(name);
+    input.put("pain", List.of());
+    String someone = coach.post("/api/clients", input).at("/id").asString();
+    List<String> everything = Equipment.all().stream().map(Equipment.Item::id).toList();
+    String hall =
+        coach.post("/api/gyms", Map.of("name", name, "equipment", everything)).at("/id").asString();
+    Map<String, Object> wish = WeekApiTest.wish(someone, hall);
+    wish.put("aim", Map.of("VL", 2, "BFL", 2, "GMAXM", 2, "GASM", 2, "SOL", 2));
+    wish.put("times", 4);
+    return coach.post("/api/weeks", wish).at("/id").asString();
+  }
+
+  private static Answer compose(Visitor coach, String week, UUID run) {
+    return coach.post(
+        "/api/weeks/" + week + "/compose",
+        Map.of("version", 0, "run", run, "seconds", LONG_SEARCH_S));
+  }
+
   @Test
-  void oneSearchOfACoachRuns() throws Exception {
-    String week =
-        post(
-                "/api/weeks",
-                Map.of(
-                    "clientId",
-                    client,
-                    "gymId",
-                    gym,
-                    "aim",
-                    Map.of("VL", 3),
-                    "times",
-                    2,
-                    "minutes",
-                    50))
-            .at("/id")
-            .asString();
-    List<Integer> statuses =
-        atOnce(
-            () ->
-                post(
-                    "/api/weeks/" + week + "/compose",
-                    Map.of("version", 0, "run", UUID.randomUUID(), "seconds", 2)));
-    assertThat(statuses).containsOnly(200, 409).containsOnlyOnce(200);
+  void aSearchHoldsItsCoachAndItsIdUntilItIsStopped() throws Exception {
+    Visitor one = RunningApp.owner();
+    Visitor other = RunningApp.anotherCoach("At once, another");
+    String week = largeWeek(one, "Searching " + UUID.randomUUID());
+    String othersWeek = largeWeek(other, "Searching too");
+    UUID run = UUID.randomUUID();
+    String search = "/api/weeks/" + week + "/compose/" + run;
+    ExecutorService device = Executors.newSingleThreadExecutor();
+    try {
+      Future<Answer> first = device.submit(() -> compose(one, week, run));
+      while (one.get(search).status() != 200 && !first.isDone()) {
+        Thread.sleep(20);
+      }
+      Answer second = compose(one, week, UUID.randomUUID());
+      assertThat(second.status()).isEqualTo(409);
+      assertThat(second.at("/detail").asString()).contains("A search of yours is running");
+      Answer taken = compose(other, othersWeek, run);
+      assertThat(taken.status()).isEqualTo(409);
+      assertThat(taken.at("/detail").asString()).contains("a search of that id already");
+      assertThat(one.send("DELETE", search, null).status()).isEqualTo(204);
+      assertThat(first.get().status()).isEqualTo(200);
+      assertThat(first.get().at("/search/seconds").asDouble()).isLessThan(LONG_SEARCH_S);
+    } finally {
+      device.shutdownNow();
+    }
   }
 
   @Test

@@ -54,6 +54,10 @@ class WeekApiTest {
   }
 
   private static Map<String, Object> wish() {
+    return wish(client, gym);
+  }
+
+  static Map<String, Object> wish(String client, String gym) {
     Map<String, Object> w = new LinkedHashMap<>();
     w.put("clientId", client);
     w.put("gymId", gym);

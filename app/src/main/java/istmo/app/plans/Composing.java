@@ -18,8 +18,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ArrayBlockingQueue;
+import java.util.concurrent.CancellationException;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutionException;
+import java.util.concurrent.FutureTask;
 import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
@@ -78,15 +80,27 @@ public class Composing implements MeterBinder {
   private static final class Run {
     private final UUID planId;
     private final Composer composer;
+    private final FutureTask<Optional<Composer.Answer>> search;
     private volatile Composer.Progress progress = new Composer.Progress(0, -1, -1);
+    private volatile boolean begun;
 
-    Run(UUID planId, Composer composer) {
+    Run(UUID planId, Composer composer, double seconds) {
       this.planId = planId;
       this.composer = composer;
+      this.search =
+          new FutureTask<>(
+              () -> {
+                begun = true;
+                return composer.compose(seconds, better -> progress = better);
+              });
     }
 
-    Optional<Composer.Answer> search(double seconds) {
-      return composer.compose(seconds, better -> progress = better);
+    /** Ends it: with the best that was found, or with nothing while it waits for its turn. */
+    void stop() {
+      composer.stop();
+      if (!begun) {
+        search.cancel(false);
+      }
     }
   }
 
@@ -119,7 +133,7 @@ public class Composing implements MeterBinder {
     }
     Optional<Composer.Answer> answer;
     try {
-      answer = searched(run, new Run(planId, new Composer(task).from(plan.week())), seconds);
+      answer = searched(run, new Run(planId, new Composer(task).from(plan.week()), seconds));
     } finally {
       searching.remove(asker);
     }
@@ -134,16 +148,19 @@ public class Composing implements MeterBinder {
   }
 
   /** Waits for a turn and for the search. */
-  private Optional<Composer.Answer> searched(UUID id, Run run, double seconds) {
+  private Optional<Composer.Answer> searched(UUID id, Run run) {
     if (runs.putIfAbsent(id, run) != null) {
       throw new Conflict("There is a search of that id already.");
     }
     try {
-      return searches.submit(() -> run.search(seconds)).get();
+      searches.execute(run.search);
+      return run.search.get();
+    } catch (CancellationException e) {
+      return Optional.empty(); // stopped while it waited
     } catch (RejectedExecutionException e) {
       throw new Busy("Too many searches are waiting. Try again in a minute; nothing was changed.");
     } catch (InterruptedException e) {
-      run.composer.stop();
+      run.stop();
       Thread.currentThread().interrupt();
       return Optional.empty();
     } catch (ExecutionException e) {
@@ -168,7 +185,7 @@ public class Composing implements MeterBinder {
 
   /** Ends a running search with the best that it has found. */
   public void stop(UUID planId, UUID run) {
-    get(planId, run).composer.stop();
+    get(planId, run).stop();
   }
 
   private Run get(UUID planId, UUID run) {

@@ -26,7 +26,7 @@ final class DiskRoom {
   private static final Logger LOG = LoggerFactory.getLogger(DiskRoom.class);
   private static final Duration LOOKS_EVERY = Duration.ofSeconds(5);
 
-  /** What is asked with a body and keeps nothing. */
+  /** What is asked with a body and keeps nothing: how such addresses begin, and how they end. */
   private static final List<String> ONLY_COMPUTE =
       List.of(
           "/api/orders",
@@ -34,7 +34,11 @@ final class DiskRoom {
           "/api/analyses",
           "/api/comparisons",
           "/api/starts",
+          "/api/gadget-links",
           "/api/account/");
+
+  private static final List<String> ONLY_LOOK =
+      List.of("/preview", "/fit", "/read", "/front", "/film", "/prescriptions");
 
   private final Path folder;
   private final long leastBytes;
@@ -60,7 +64,8 @@ final class DiskRoom {
     boolean brings =
         (method.equals("POST") || method.equals("PUT"))
             && path.startsWith("/api/")
-            && ONLY_COMPUTE.stream().noneMatch(path::startsWith);
+            && ONLY_COMPUTE.stream().noneMatch(path::startsWith)
+            && ONLY_LOOK.stream().noneMatch(path::endsWith);
     return brings && isFull();
   }
 

@@ -22,6 +22,8 @@ class DiskRoomTest {
     assertThat(full.refuses("DELETE", "/api/clients/1")).isFalse();
     assertThat(full.refuses("POST", "/api/orders")).isFalse();
     assertThat(full.refuses("POST", "/api/account/sign-in")).isFalse();
+    assertThat(full.refuses("POST", "/api/clients/1/technique/read")).isFalse();
+    assertThat(full.refuses("POST", "/api/clients/1/technique")).isTrue();
   }
 
   @Test
