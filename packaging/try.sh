@@ -22,12 +22,7 @@ ask -X POST "$at/api/clients" -d '{"name":"Before","statureM":1.75,"massKg":70,"
 echo "clients: $(clients)"
 istmo backup
 istmo try-backup
-istmo nightly
 istmo status
-printf '%s\n' 'another long password' 'another long password' | istmo reset-password owner
-ask "$at/api/account" >/dev/null
-ask -X POST "$at/api/account/sign-in" -d '{"signInName":"owner","password":"another long password"}' >/dev/null
-echo "signed in with the new one: $(clients)"
 
 step upgrade to "$(basename "$new")", which backs up first
 apt-get install -y -qq "$new" >/tmp/apt.log 2>&1 || { tail -20 /tmp/apt.log; exit 1; }
@@ -35,6 +30,13 @@ grep 'istmo: backed up' /tmp/apt.log
 istmo start
 wait_for_it
 echo "clients: $(clients)"
+
+step the nightly backup, and a forgotten password
+istmo nightly
+printf '%s\n' 'another long password' 'another long password' | istmo reset-password owner
+ask "$at/api/account" >/dev/null
+ask -X POST "$at/api/account/sign-in" -d '{"signInName":"owner","password":"another long password"}' >/dev/null
+echo "signed in with the new one: $(clients)"
 
 step restore the backup after a change
 ask "$at/api/account" >/dev/null
