@@ -7,6 +7,7 @@ export DEBIAN_FRONTEND=noninteractive
 step() { printf '\n== %s\n' "$*"; }
 ask() { curl -sf -b /tmp/try.cookies -c /tmp/try.cookies -H 'Content-Type: application/json' -H "X-XSRF-TOKEN: $(awk '$6 == "XSRF-TOKEN" {print $7}' /tmp/try.cookies 2>/dev/null)" "$@"; }
 at=http://127.0.0.1:8080
+trap '[ ! -x /usr/sbin/istmo ] || istmo stop' EXIT # what a failed trial would leave running
 wait_for_it() { for _ in $(seq 120); do curl -sf "$at/actuator/health/readiness" >/dev/null && return; sleep 1; done; tail -5 /var/lib/istmo/istmo.log; exit 1; }
 clients() { ask "$at/api/clients" | grep -o '"name":"[^"]*"' | sort | tr '\n' ' '; }
 
