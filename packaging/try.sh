@@ -9,6 +9,10 @@ ask() { curl -sf -b /tmp/try.cookies -c /tmp/try.cookies -H 'Content-Type: appli
 at=http://127.0.0.1:8080
 trap '[ ! -x /usr/sbin/istmo ] || istmo stop' EXIT # what a failed trial would leave running
 wait_for_it() { for _ in $(seq 120); do curl -sf "$at/actuator/health/readiness" >/dev/null && return; sleep 1; done; tail -5 /var/lib/istmo/istmo.log; exit 1; }
+sign_in() { # PASSWORD
+  ask "$at/api/account" >/dev/null
+  ask -X POST "$at/api/account/sign-in" -d "{\"signInName\":\"owner\",\"password\":\"$1\"}" >/dev/null
+}
 clients() { ask "$at/api/clients" | grep -o '"name":"[^"]*"' | sort | tr '\n' ' '; }
 
 step install "$(basename "$old")"
@@ -35,8 +39,7 @@ echo "clients: $(clients)"
 step the nightly backup, and a forgotten password
 istmo nightly
 printf '%s\n' 'another long password' 'another long password' | istmo reset-password owner
-ask "$at/api/account" >/dev/null
-ask -X POST "$at/api/account/sign-in" -d '{"signInName":"owner","password":"another long password"}' >/dev/null
+sign_in "another long password"
 echo "signed in with the new one: $(clients)"
 
 step restore the backup after a change
@@ -47,6 +50,7 @@ istmo restore "$(find /var/lib/istmo/backups -name '*.dump' | sort | head -1)"
 istmo stop
 istmo start
 wait_for_it
+sign_in "a long enough password" # the backup is older than the new one
 echo "clients: $(clients)"
 
 step a broken backup changes nothing
