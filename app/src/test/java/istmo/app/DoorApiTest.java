@@ -78,6 +78,15 @@ class DoorApiTest {
     isRefused(RunningApp.get(path), 400);
   }
 
+  @ParameterizedTest
+  @ValueSource(strings = {"/sbom-java.json", "/sbom-web.json"})
+  void whatItIsBuiltWithIsListed(String path) {
+    Answer list = RunningApp.visitor().get(path);
+    assertThat(list.status()).isEqualTo(200);
+    assertThat(list.at("/bomFormat").asString()).isEqualTo("CycloneDX");
+    assertThat(list.at("/components").size()).isGreaterThan(20);
+  }
+
   @Test
   void whatIsNotThereIsToldAsAProblem() {
     isRefused(RunningApp.get("/api/nothing/here"), 404);
