@@ -62,5 +62,13 @@ export default tseslint.config(
       'jsx-a11y-x/no-noninteractive-tabindex': ['error', { tags: [], roles: ['group'] }],
     },
   },
+  {
+    files: ['src/**/*.{ts,tsx}'],
+    ignores: ['src/**/*.test.{ts,tsx}'],
+    rules: {
+      // a longer component is split into a hook that holds its state and views
+      'max-lines-per-function': ['error', { max: 150 }],
+    },
+  },
   ...directions,
 )

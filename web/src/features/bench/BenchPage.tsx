@@ -1,29 +1,21 @@
 import { useQuery } from '@tanstack/react-query'
-import { useRef, useState } from 'react'
-import { Link } from 'react-router'
-import type { BenchSide, Catalogue, Schemas } from '../../api/client'
+import { useState } from 'react'
+import type { Catalogue, Schemas } from '../../api/client'
 import { postBench, postSteps, useCatalogue, useClients, useGyms } from '../../api/queries'
-import { LengthStrip, MomentStrip } from '../../chart/Strips'
-import { Button } from '../../ui/Button'
 import { Quiet, Trouble, Waiting } from '../../ui/Notice'
 import { WordMenu } from '../../ui/WordMenu'
-import { BriefLine } from '../brief/BriefLine'
 import { useAddress } from '../../ui/useAddress'
+import { BriefLine } from '../brief/BriefLine'
 import { useBrief } from '../brief/brief'
 import type { Brief } from '../brief/brief'
 import { useBeginning } from '../brief/useBeginning'
-import { LoadWords } from '../order/ForClient'
-import { usePin } from '../order/pin'
-import { Changes } from './Changes'
-import { Controls } from './Controls'
-import { FindBest } from './FindBest'
-import { candidateOptions } from './candidateOptions'
-import { KeepVariant, OwnVariant } from './OwnVariant'
+import { BenchControls } from './BenchControls'
+import { BenchStrips } from './BenchStrips'
 import { StagePanel } from './StagePanel'
-import { TapelessStarts } from './TapelessStarts'
-import { parseSetup, writeSetup } from './address'
+import { candidateOptions } from './candidateOptions'
 import { useLatest } from './useLatest'
 import { useResting } from './useResting'
+import { useSetupChanges } from './useSetupChanges'
 
 /** The bench: one exercise, this client to scale, and what each move does. */
 export function BenchPage() {
@@ -85,6 +77,7 @@ export function BenchPage() {
   )
 }
 
+/** The bench of one exercise: the stage, the strips and the controls, all of one answer of the server. */
 function OneBench({
   catalogue,
   brief,
@@ -96,16 +89,9 @@ function OneBench({
   candidateId: string
   onChoose: (candidateId: string) => void
 }) {
-  const [params, put] = useAddress()
-  const moved = parseSetup(params.get('set'))
-  const [pinned, setPinned] = useState<Record<string, number> | null>(() =>
-    parseSetup(params.get('pinned')),
-  ) // a link may bring a start along
+  const changes = useSetupChanges()
+  const { moved, pinned } = changes
   const [at, setAt] = useState(20)
-  const exercise = catalogue.exercises.find((otherExercise) =>
-    otherExercise.candidates.some((candidate) => candidate.id === candidateId),
-  )!
-  const variant = exercise.candidates.find((candidate) => candidate.id === candidateId)!
   const side = (setup: Record<string, number> | null): Schemas['SideInput'] => ({
     clientId: brief.client,
     candidateId,
@@ -117,23 +103,14 @@ function OneBench({
     sides: [side(pinned), side(moved ?? pinned)],
     school: brief.school,
   }
-  const answer = useLatest(question, (otherBench: Schemas['BenchInput']) => postBench(otherBench))
-  const pin = usePin(brief)
-  const held = useRef<string | null>(null)
-  const [past, setPast] = useState<(string | null)[]>([])
+  const answer = useLatest(question, (asked: Schemas['BenchInput']) => postBench(asked))
   const aimedSide: Schemas['AimedSideInput'] = {
     side: side(moved ?? pinned),
     aim: brief.aim,
     keepOut: brief.keepOut,
     school: brief.school,
   }
-  const resting = useResting(aimedSide, 900)
-  const steps = useQuery({
-    queryKey: ['steps', resting],
-    queryFn: ({ signal }) => postSteps(resting, signal),
-    enabled: Object.keys(resting.aim ?? {}).length > 0,
-    retry: false,
-  })
+  const steps = useSteps(aimedSide)
 
   const bench = answer.data
   const start = bench?.sides[0]
@@ -141,47 +118,11 @@ function OneBench({
   if (answer.error && !bench) return <Trouble error={answer.error} />
   if (!start || !now) return <Waiting what="Setting up the stage" />
 
+  const exercise = catalogue.exercises.find((otherExercise) =>
+    otherExercise.candidates.some((candidate) => candidate.id === candidateId),
+  )!
   const setup = { ...now.setup, ...(moved ?? {}) }
-  const move = (values: Record<string, number>) => put({ set: writeSetup({ ...setup, ...values }) })
-  const onMove = (id: string, value: number) => {
-    remember(id)
-    move({ [id]: value })
-  }
-  /** Keeps where it was before this control was moved: one act of undo for each control that is taken hold of. */
-  const remember = (what: string) => {
-    if (what !== held.current || what === ALL)
-      setPast((oldPast) => [...oldPast.slice(-49), params.get('set')])
-    held.current = what
-  }
-  const undo = () => {
-    held.current = null
-    const last = past[past.length - 1] ?? null
-    setPast((oldPast) => oldPast.slice(0, -1))
-    put({ set: last })
-  }
-  const take = (values: Record<string, number>) => {
-    remember(ALL)
-    move(values)
-  }
-  const reset = () => {
-    if (moved) remember(ALL)
-    setPinned(null)
-    put({ set: null }, 'step')
-  }
-  const k = Math.min(at, now.phases.length - 1)
   const aimed = Object.keys(brief.aim).filter((id) => now.strips[id])
-  const strips = (
-    aimed.length > 0
-      ? aimed.sort((first, second) => brief.aim[second]! - brief.aim[first]!)
-      : strongest(now)
-  ).slice(0, 3)
-  const top = Math.max(
-    1,
-    ...strips.flatMap((id) => [
-      ...(now.strips[id]?.tension ?? []),
-      ...(start.strips[id]?.tension ?? []),
-    ]),
-  )
   return (
     <div
       className="grid min-h-0 flex-1 gap-4 lg:grid-cols-[minmax(0,1fr)_17rem_19rem]"
@@ -195,165 +136,46 @@ function OneBench({
         onAt={setAt}
         parameters={exercise.parameters}
         setup={setup}
-        onMove={onMove}
-        onReset={reset}
+        onMove={(id, value) => changes.move(setup, id, value)}
+        onReset={changes.reset}
         regions={catalogue.regions}
         aimed={aimed}
       />
-      <div role="group" tabIndex={0} aria-label="Strips" className="min-h-0 overflow-auto">
-        {now.obstacle ? (
-          <Quiet>No figures for a posture that cannot be taken.</Quiet>
-        ) : (
-          <>
-            {strips.map((id) => (
-              <LengthStrip
-                key={id}
-                title={catalogue.regions.find((region) => region.id === id)?.coachName ?? id}
-                now={now.strips[id]!}
-                ghost={moved ? start.strips[id] : undefined}
-                at={k}
-                top={top}
-              />
-            ))}
-            <MomentStrip
-              moments={now.phases.map((phase) => phase.moments)}
-              ghost={moved ? start.phases.map((phase) => phase.moments) : undefined}
-              at={k}
-              sticking={now.stickingPhase}
-            />
-            <p className="mt-1 text-xs">
-              <b>Gives out first:</b>{' '}
-              {now.limiters
-                .filter((limiter) => limiter.share >= 0.05)
-                .slice(0, 3)
-                .map((limiter) => `${limiter.name} ${Math.round(100 * limiter.share)} %`)
-                .join(', ')}
-            </p>
-          </>
-        )}
-      </div>
-      <section aria-label="Controls" className="min-h-0 overflow-auto px-1">
-        <div className="mb-1 flex flex-wrap gap-2">
-          <Button
-            look="ink"
-            disabled={
-              pin.isPending || now.obstacle !== undefined || now.refusal !== undefined || !brief.gym
-            }
-            onClick={() => pin.mutate({ candidateId, setup })}
-          >
-            Add to session
-          </Button>
-          <Button className="px-2" disabled={!moved} onClick={() => setPinned(setup)}>
-            Use as baseline
-          </Button>
-          <Button className="px-2" disabled={!moved && !pinned} onClick={reset}>
-            Reset
-          </Button>
-          <Button className="px-2" disabled={past.length === 0} onClick={undo}>
-            Undo
-          </Button>
-        </div>
-        {pin.isError && <Trouble error={pin.error} />}
-        {pin.isSuccess && (
-          <p role="status" className="text-sm">
-            Added with this set-up.{' '}
-            <Link className="text-accent-2 underline" to={`/sessions/${pin.data.id}`}>
-              Open the session
-            </Link>
-          </p>
-        )}
-        {answer.error ? <Trouble error={answer.error} /> : null}
-        {moved && !now.obstacle && bench && (
-          <div className="mb-2">
-            <Changes
-              bench={bench}
-              regions={catalogue.regions}
-              aimed={aimed}
-              from="start"
-              to="now"
-            />
-            {start.obstacle ? (
-              <p className="mt-1 border-l-2 border-warn pl-2 text-sm">
-                The start cannot be taken by this client: {start.obstacle.reason} Missing:{' '}
-                {start.obstacle.missing}.
-              </p>
-            ) : (
-              bench.changes.every((change) => !change.toldApart) && (
-                <p className="mt-1 text-sm">The model cannot tell these two set-ups apart.</p>
-              )
-            )}
-          </div>
-        )}
-        {now.load && <LoadWords load={now.load} />}
-        {!now.obstacle && !now.refusal && (
-          <FindBest input={aimedSide} parameters={exercise.parameters} onTake={take} />
-        )}
-        {variant.own && !moved ? (
-          <OwnVariant candidateId={candidateId} retired={variant.retired} />
-        ) : (
-          !now.obstacle &&
-          moved && (
-            <KeepVariant
-              exerciseId={exercise.id}
-              setup={setup}
-              clientId={brief.client}
-              onKept={onChoose}
-            />
-          )
-        )}
-        {!variant.own && (
-          <p className="text-sm">
-            <Link
-              className="text-accent-2 underline"
-              to={pictureAddress(brief, candidateId, moved)}
-            >
-              Compare with a picture
-            </Link>
-          </p>
-        )}
-        <TapelessStarts
-          title="Find a start without a tape"
-          clientId={brief.client}
-          gymId={brief.gym}
-          stiffToday={brief.stiff}
-          candidateId={candidateId}
-          onFound={take}
-        />
-        <Controls
-          parameters={exercise.parameters}
-          setup={setup}
-          pinned={start.setup}
-          measured={now.measured}
-          steps={
-            steps.data &&
-            !steps.isPlaceholderData &&
-            JSON.stringify(resting) === JSON.stringify(aimedSide)
-              ? steps.data.steps
-              : []
-          }
-          onMove={onMove}
-        />
-      </section>
+      <BenchStrips
+        start={start}
+        now={now}
+        moved={moved !== null}
+        at={at}
+        aim={brief.aim}
+        aimed={aimed}
+        regions={catalogue.regions}
+      />
+      <BenchControls
+        catalogue={catalogue}
+        brief={brief}
+        candidateId={candidateId}
+        bench={bench}
+        trouble={answer.error}
+        changes={changes}
+        aimedSide={aimedSide}
+        aimed={aimed}
+        steps={steps}
+        onChoose={onChoose}
+      />
     </div>
   )
 }
 
-function pictureAddress(
-  brief: Brief & { client: string },
-  candidateId: string,
-  moved: Record<string, number> | null,
-): string {
-  const query = new URLSearchParams({ candidate: candidateId })
-  if (brief.gym) query.set('gym', brief.gym)
-  if (moved) query.set('set', writeSetup(moved))
-  return `/clients/${brief.client}/picture?${query.toString()}`
-}
-
-/** Undo step of a whole set-up, not of one control. */
-const ALL = 'all'
-
-function strongest(side: BenchSide): string[] {
-  return Object.entries(side.stimulus)
-    .sort((first, second) => second[1] - first[1])
-    .map(([id]) => id)
+/** What one natural step of each control does, once the hand rests; nothing while it moves. */
+function useSteps(aimedSide: Schemas['AimedSideInput']): Schemas['StepsView']['steps'] {
+  const resting = useResting(aimedSide, 900)
+  const steps = useQuery({
+    queryKey: ['steps', resting],
+    queryFn: ({ signal }) => postSteps(resting, signal),
+    enabled: Object.keys(resting.aim ?? {}).length > 0,
+    retry: false,
+  })
+  const current =
+    steps.data && !steps.isPlaceholderData && JSON.stringify(resting) === JSON.stringify(aimedSide)
+  return current ? steps.data.steps : []
 }

@@ -5,8 +5,8 @@ import type { MusclesShown } from '../../chart/stage/Figure'
 import { Stage } from '../../chart/stage/Stage'
 import { frame, SEEN } from '../../chart/stage/scene'
 import { Quiet } from '../../ui/Notice'
-import { ClientWarnings } from '../order/ForClient'
 import { LAST_PLACE, PlaceSlider } from '../../ui/PlaceSlider'
+import { Angles, StageWords, StanceFigure } from './StageParts'
 
 /** One way of a repetition that is played takes about three seconds. */
 const PLAY_MS = 150
@@ -80,81 +80,24 @@ export function StagePanel({
           <Quiet>No part of this repetition can be shown.</Quiet>
         )}
         {hasStance && (
-          <figure className="flex min-h-0 flex-col">
-            <figcaption className="text-xs text-ink-2">
-              Feet{' '}
-              {parameters.some((parameter) => parameter.id === 'plateGrip')
-                ? 'on the plate'
-                : 'from above'}
-            </figcaption>
-            <Stage
-              plan
-              plain
-              drawing={now.plan!}
-              ghost={moved ? start.plan : undefined}
-              box={planBox(now)}
-              label="The feet in plan"
-              handles={now.planGrips}
-              parameters={parameters}
-              setup={setup}
-              onMove={onMove}
-              className="max-h-60 w-full"
-            />
-            {now.front && (
-              <>
-                <figcaption className="mt-1 text-xs text-ink-2">
-                  Lowest point from the front; dashed: plumb from the knees
-                </figcaption>
-                <Stage
-                  plain
-                  drawing={now.front}
-                  ghost={moved ? start.front : undefined}
-                  box={frame([now.front, ...(start.front ? [start.front] : [])], 0.04)}
-                  label={`Front view of ${now.clientName}`}
-                  muscles={muscles}
-                  className="max-h-64 w-full"
-                />
-              </>
-            )}
-          </figure>
+          <StanceFigure
+            start={start}
+            now={now}
+            moved={moved}
+            parameters={parameters}
+            setup={setup}
+            onMove={onMove}
+            muscles={muscles}
+          />
         )}
       </div>
-      <ClientWarnings refusal={now.refusal} statements={now.statements} who={now.clientName} />
-      {now.obstacle && (
-        <p
-          role="alert"
-          className="border-l-2 border-warn bg-paper-2 px-2 py-1 text-sm"
-          data-testid="obstacle"
-        >
-          <b>Not possible for {now.clientName}:</b> {now.obstacle.reason} Missing:{' '}
-          {now.obstacle.missing}.{!phase && ' The stage still shows the start.'}
-        </p>
-      )}
-      {now.cautions.map((caution) => (
-        <p
-          key={caution}
-          role="alert"
-          className="border-l-2 border-warn bg-paper-2 px-2 py-1 text-sm"
-          data-testid="caution"
-        >
-          <b>Caution:</b> {caution}{' '}
-          {moved && (
-            <button type="button" className="underline" onClick={onReset}>
-              Back to the usual set-up
-            </button>
-          )}
-        </p>
-      ))}
-      <p className="text-xs text-ink-2">
-        {moved && phase && 'Dashed: the start. '}
-        {muscles?.givesOut && 'Bold outline: gives out first. '}Circles can be dragged, or moved
-        with the arrow keys.
-      </p>
-      {[...now.changes.map((change) => `For this client: ${change}`), ...now.notes].map((name) => (
-        <p key={name} className="text-sm text-ink-2">
-          {name}
-        </p>
-      ))}
+      <StageWords
+        now={now}
+        moved={moved}
+        shows={phase !== undefined}
+        givesOut={muscles?.givesOut !== undefined}
+        onReset={onReset}
+      />
       <div className="mt-1 flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-rule pt-1 text-sm">
         <button
           type="button"
@@ -177,17 +120,7 @@ export function StagePanel({
           ))}
         </select>
       </div>
-      {phase && (
-        <p className="text-sm text-ink-2" data-testid="angles">
-          trunk {Math.round(phase.leanDeg)}° · hip {Math.round(phase.anglesDeg['hip flexion'] ?? 0)}
-          ° · thigh outwards {Math.round(phase.anglesDeg['hip abduction'] ?? 0)}° · knee{' '}
-          {Math.round(phase.anglesDeg['knee flexion'] ?? 0)}° · ankle{' '}
-          {Math.round(phase.anglesDeg['ankle dorsiflexion'] ?? 0)}°
-          {phase.demand !== undefined && (
-            <> · {Math.round(100 * phase.demand)} % of capacity here</>
-          )}
-        </p>
-      )}
+      {phase && <Angles phase={phase} />}
     </section>
   )
 }
@@ -231,22 +164,6 @@ function musclesOf(
     group: (id) => regions.find((region) => region.id === id)?.group ?? '',
     givesOut: now.limiters[0]?.name,
   }
-}
-
-/** A frame for the feet that does not jump while the stance is moved. */
-function planBox(side: BenchSide) {
-  const box = frame([side.plan!], 0.04)
-  const half = Math.max(
-    0.36,
-    ...side.plan!.lines.flatMap((line) =>
-      line.role.startsWith('foot') ? line.points.map((point) => Math.abs(point.y)) : [],
-    ),
-  )
-  const along = side
-    .plan!.lines.filter((line) => line.role.startsWith('foot'))
-    .flatMap((line) => line.points.map((point) => point.x))
-  const [low, high] = [Math.min(...along) - 0.06, Math.max(...along) + 0.06]
-  return { ...box, x: -half - 0.05, width: 2 * half + 0.1, y: -high, height: high - low }
 }
 
 /** What is not where it was at the start: the name of a variant alone would no longer say it. */

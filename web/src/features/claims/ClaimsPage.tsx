@@ -47,7 +47,6 @@ export function ClaimsPage() {
   if (!catalogue.data || !claims.data || !studies.data)
     return <Waiting what="Weighing what the trade says" />
   const all = claims.data
-  const byId = new Map(all.map((c) => [c.id, c]))
   const findings = new Map(studies.data.map((study) => [study.id, study]))
   const school =
     catalogue.data.schools.find((otherSchool) => otherSchool.id === brief.school) ??
@@ -57,16 +56,7 @@ export function ClaimsPage() {
     (!topic || claim.topic === topic) &&
     (!verdict || claim.verdict === verdict) &&
     claim.says.toLowerCase().includes(words.toLowerCase())
-  const pairs: Claim[][] = []
-  const placed = new Set<string>()
-  for (const c of all) {
-    if (placed.has(c.id)) continue
-    const other = c.against ? byId.get(c.against) : undefined
-    const pair = other && !placed.has(other.id) ? [c, other] : [c]
-    if (!pair.some(found)) continue
-    pair.forEach((x) => placed.add(x.id))
-    pairs.push(pair)
-  }
+  const pairs = paired(all, found)
   const shown = pairs.flat().length
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2">
@@ -184,6 +174,22 @@ export function ClaimsPage() {
       )}
     </div>
   )
+}
+
+/** Claims that were looked for, each beside the one that says the opposite. */
+function paired(all: Claim[], found: (claim: Claim) => boolean): Claim[][] {
+  const byId = new Map(all.map((c) => [c.id, c]))
+  const pairs: Claim[][] = []
+  const placed = new Set<string>()
+  for (const c of all) {
+    if (placed.has(c.id)) continue
+    const other = c.against ? byId.get(c.against) : undefined
+    const pair = other && !placed.has(other.id) ? [c, other] : [c]
+    if (!pair.some(found)) continue
+    pair.forEach((x) => placed.add(x.id))
+    pairs.push(pair)
+  }
+  return pairs
 }
 
 const SPAN = Math.log(4)

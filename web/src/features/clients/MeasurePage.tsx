@@ -86,83 +86,12 @@ export function MeasurePage() {
             ? ', from the knee to the wall; the stiffer side counts.'
             : ', by the intake’s word: measure the knee to the wall.'}
         </p>
-        <div className="relative overflow-x-auto">
-          <table className="w-full text-sm">
-            <thead>
-              <tr className="border-b border-rule text-left text-xs text-ink-2">
-                <th scope="col" className="py-1 font-normal">
-                  What
-                </th>
-                <th scope="col" className="text-right font-normal">
-                  Used
-                </th>
-                <th scope="col" className="pl-3 font-normal">
-                  From
-                </th>
-                <th scope="col" className="font-normal">
-                  Readings (ring: left)
-                </th>
-                <th scope="col">
-                  <span className="sr-only">what can be done</span>
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {m.kinds.map((kind) => (
-                <tr
-                  key={kind.kind}
-                  className={`border-b border-rule/60 ${kind.kind === chosen.kind ? 'bg-paper-2' : ''}`}
-                  data-kind={kind.kind}
-                >
-                  <th scope="row" className="py-1 text-left font-medium">
-                    {kind.label}
-                  </th>
-                  <td className="text-right font-semibold whitespace-nowrap">
-                    {kind.used === undefined ? '–' : readingValue(kind.unit, kind.used)}
-                  </td>
-                  <td className="pl-3 whitespace-nowrap">
-                    {kind.origin === 'MEASURED' ? (
-                      <>
-                        measured {day(kind.readings.at(-1)!.on)}
-                        {kind.error !== undefined && kind.error > 0 && (
-                          <span className="text-ink-2"> ± {spread(kind)}</span>
-                        )}
-                      </>
-                    ) : (
-                      <span className="text-ink-2">{ORIGIN[kind.origin]}</span>
-                    )}
-                  </td>
-                  <td>
-                    <ReadingsPlot
-                      readings={kind.readings}
-                      label={`${kind.label}: ${kind.readings.map((reading) => `${readingValue(kind.unit, reading.value)} ${reading.side === 'NONE' ? '' : reading.side.toLowerCase()} ${day(reading.on)}`).join(', ')}`}
-                    />
-                  </td>
-                  <td className="text-right whitespace-nowrap">
-                    {kind.readings.length > 0 && (
-                      <Button
-                        look="bare"
-                        aria-label={`Remove the last reading of ${kind.label}`}
-                        onClick={() =>
-                          remove.mutate({ kind: kind, reading: kind.readings.at(-1)! })
-                        }
-                      >
-                        Remove last
-                      </Button>
-                    )}
-                    <Button
-                      look="bare"
-                      aria-label={`Measure ${kind.label}`}
-                      onClick={() => choose(kind.kind)}
-                    >
-                      Measure
-                    </Button>
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
+        <ReadingsTable
+          kinds={m.kinds}
+          chosen={chosen}
+          onMeasure={choose}
+          onRemove={(kind, reading) => remove.mutate({ kind, reading })}
+        />
         {m.notes.map((note) => (
           <p
             key={note}
@@ -184,6 +113,96 @@ export function MeasurePage() {
         <TapelessStarts clientId={m.clientId} title="Stride of a split squat without a tape" />
       </section>
       <NewReading key={chosen.kind} clientId={m.clientId} kind={chosen} onDone={put} />
+    </div>
+  )
+}
+
+function ReadingsTable({
+  kinds,
+  chosen,
+  onMeasure,
+  onRemove,
+}: {
+  kinds: MeasuredKind[]
+  chosen: MeasuredKind
+  onMeasure: (kind: string) => void
+  onRemove: (kind: MeasuredKind, reading: Reading) => void
+}) {
+  return (
+    <div className="relative overflow-x-auto">
+      <table className="w-full text-sm">
+        <thead>
+          <tr className="border-b border-rule text-left text-xs text-ink-2">
+            <th scope="col" className="py-1 font-normal">
+              What
+            </th>
+            <th scope="col" className="text-right font-normal">
+              Used
+            </th>
+            <th scope="col" className="pl-3 font-normal">
+              From
+            </th>
+            <th scope="col" className="font-normal">
+              Readings (ring: left)
+            </th>
+            <th scope="col">
+              <span className="sr-only">what can be done</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {kinds.map((kind) => (
+            <tr
+              key={kind.kind}
+              className={`border-b border-rule/60 ${kind.kind === chosen.kind ? 'bg-paper-2' : ''}`}
+              data-kind={kind.kind}
+            >
+              <th scope="row" className="py-1 text-left font-medium">
+                {kind.label}
+              </th>
+              <td className="text-right font-semibold whitespace-nowrap">
+                {kind.used === undefined ? '–' : readingValue(kind.unit, kind.used)}
+              </td>
+              <td className="pl-3 whitespace-nowrap">
+                {kind.origin === 'MEASURED' ? (
+                  <>
+                    measured {day(kind.readings.at(-1)!.on)}
+                    {kind.error !== undefined && kind.error > 0 && (
+                      <span className="text-ink-2"> ± {spread(kind)}</span>
+                    )}
+                  </>
+                ) : (
+                  <span className="text-ink-2">{ORIGIN[kind.origin]}</span>
+                )}
+              </td>
+              <td>
+                <ReadingsPlot
+                  readings={kind.readings}
+                  label={`${kind.label}: ${kind.readings.map((reading) => `${readingValue(kind.unit, reading.value)} ${reading.side === 'NONE' ? '' : reading.side.toLowerCase()} ${day(reading.on)}`).join(', ')}`}
+                />
+              </td>
+              <td className="text-right whitespace-nowrap">
+                {kind.readings.length > 0 && (
+                  <Button
+                    look="bare"
+                    aria-label={`Remove the last reading of ${kind.label}`}
+                    onClick={() => onRemove(kind, kind.readings.at(-1)!)}
+                  >
+                    Remove last
+                  </Button>
+                )}
+                <Button
+                  look="bare"
+                  aria-label={`Measure ${kind.label}`}
+                  onClick={() => onMeasure(kind.kind)}
+                >
+                  Measure
+                </Button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
     </div>
   )
 }

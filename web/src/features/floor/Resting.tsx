@@ -1,13 +1,13 @@
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useState } from 'react'
 import { FeltChart } from '../../chart/limb/FeltChart'
 import { mass } from '../plans/words'
 import type { MassUnit } from '../plans/words'
-import { Big, LoadStepper, Pick, Stepper, repetitionsTyped } from './Controls'
+import { Big, LoadStepper, Stepper, repetitionsTyped } from './Controls'
 import { SmallButton } from './Doing'
+import { HowItWas } from './HowItWas'
 import { PainAsk } from './PainAsk'
-import { restOver } from './sound'
+import { RestClock } from './Rest'
 import type { Floor } from './useFloor'
-import { clock, useNow } from './useNow'
 import type { Figures } from './store'
 import type { ShownSet } from './walk'
 
@@ -26,125 +26,36 @@ export function Resting({
   onSwap: (itemId: string) => void
 }) {
   const { regions } = floor.walk
-  const until = floor.progress.restUntil
-  const now = useNow(250, until !== undefined)
-  const left = until === undefined ? 0 : until - now
-  const over = until !== undefined && left <= 0
   const settled = useSettled()
   const next = floor.nextStep
   const [ask, setAsk] = useState<Ask>(null)
   const item = floor.items.find((shownItem) => shownItem.item.id === last?.itemId)
   const set = (more: Partial<Figures>) =>
     last && void floor.edit(last, { ...last.figures, ...more })
-  const hurts = last?.figures.pain
   return (
     <>
       <header>
         <h1 className="text-2xl leading-tight">{item ? item.item.exercise.name : 'Rest'}</h1>
         {last && (
-          <button
-            type="button"
-            className="min-h-[48px] text-left text-base"
-            aria-expanded={ask === 'figures'}
-            data-testid="last-set"
-            onClick={() => setAsk(ask === 'figures' ? null : 'figures')}
-          >
-            {last.figures.loadKg > 0 ? `${mass(last.figures.loadKg, unit)} ${unit}` : 'Body weight'}{' '}
-            × {last.figures.repetitions}, {last.figures.reserve} in reserve
-            {last.figures.side === 'NONE'
-              ? ''
-              : last.figures.side === 'LEFT'
-                ? ', left'
-                : ', right'}{' '}
-            · <KeptWord kept={last.kept} /> · <span className="underline">correct it</span>
-          </button>
+          <LastSet
+            last={last}
+            unit={unit}
+            open={ask === 'figures'}
+            onOpen={() => setAsk(ask === 'figures' ? null : 'figures')}
+          />
         )}
-        <div
-          className={`mt-1 flex items-center gap-3 border-y py-1 ${over ? 'border-accent' : 'border-ink'}`}
-          role="timer"
-          aria-label="Rest"
-        >
-          <p
-            className={`w-[150px] text-6xl font-semibold tabular-nums ${over ? 'text-accent' : ''}`}
-            data-testid="rest"
-          >
-            {until === undefined ? '–' : clock(left)}
-          </p>
-          <p className="text-base leading-snug">
-            <span role="status">
-              {until === undefined ? 'No rest is asked here.' : over ? 'Rest is over.' : 'Rest'}
-            </span>
-            {next && (
-              <span className="block text-sm text-ink-2">
-                Next: {next.item.item.exercise.name},{' '}
-                {next.step.kind === 'WARM_UP'
-                  ? 'warm-up set'
-                  : next.step.kind === 'DROP'
-                    ? 'drop'
-                    : 'set'}{' '}
-                {next.step.number}
-                {next.step.side === 'NONE' ? '' : next.step.side === 'LEFT' ? ', left' : ', right'}
-                {next.step.load && next.step.load.kg > 0
-                  ? `, ${mass(next.step.load.kg, unit)} ${unit}`
-                  : ''}
-              </span>
-            )}
-          </p>
-        </div>
+        <RestClock until={floor.progress.restUntil} next={next} unit={unit} />
       </header>
       <div className="min-h-0 flex-1 space-y-1.5 overflow-auto py-2">
         {last && ask === null && (
-          <>
-            <Pick
-              label="Range"
-              options={[
-                { value: 'FULL', label: 'whole' },
-                { value: 'SHORT', label: 'short' },
-                { value: 'LONG_HALF', label: 'stretched half' },
-              ]}
-              value={last.figures.range}
-              onPick={(range) => set({ range })}
-            />
-            <Pick
-              label="Tempo"
-              options={[
-                { value: 'yes', label: 'kept' },
-                { value: 'no', label: 'not kept' },
-              ]}
-              value={
-                last.figures.tempoKept === undefined
-                  ? undefined
-                  : last.figures.tempoKept
-                    ? 'yes'
-                    : 'no'
-              }
-              onPick={(v) => set({ tempoKept: v === 'yes' })}
-            />
-            <div className="grid grid-cols-2 gap-1">
-              <SmallButton onClick={() => setAsk('felt')}>
-                {last.figures.felt.length > 0
-                  ? `Felt: ${last.figures.felt.map((id) => regions.find((region) => region.id === id)?.coachName.replace(/ \(.*/, '') ?? 'lower back').join(', ')}`
-                  : 'Felt where?'}
-              </SmallButton>
-              <SmallButton onClick={() => setAsk('pain')}>
-                {hurts
-                  ? `Pain: ${floor.walk.pain.find((advice) => advice.joint === hurts.joint)?.label}, ${hurts.level}`
-                  : 'Any pain?'}
-              </SmallButton>
-            </div>
-            {hurts && (
-              <Advice
-                floor={floor}
-                joint={hurts.joint}
-                level={hurts.level}
-                onSwap={
-                  item && item.item.exercise.swaps.length > 0
-                    ? () => onSwap(item.item.id)
-                    : undefined
-                }
-              />
-            )}
-          </>
+          <HowItWas
+            floor={floor}
+            last={last}
+            item={item}
+            set={set}
+            onAsk={setAsk}
+            onSwap={onSwap}
+          />
         )}
         {last && item && ask === 'figures' && (
           <>
@@ -223,46 +134,6 @@ function without(figures: Figures): Figures {
   return rest
 }
 
-function Advice({
-  floor,
-  joint,
-  level,
-  onSwap,
-}: {
-  floor: Floor
-  joint: string
-  level: number
-  onSwap: (() => void) | undefined
-}) {
-  const words = floor.walk.pain.find((advice) => advice.joint === joint)?.byLevel[level] ?? []
-  if (words.length === 0) return null
-  return (
-    <div className="border-l-2 border-warn pl-2 text-base" role="alert">
-      {words.map((word) => (
-        <p key={word}>{word}</p>
-      ))}
-      {onSwap && (
-        <button type="button" className="mt-1 min-h-[48px] border border-ink px-3" onClick={onSwap}>
-          Swap it
-        </button>
-      )}
-    </div>
-  )
-}
-
-/** Sounds the end of each rest once, whichever client is in sight. */
-export function RestBell({ until }: { until: number | undefined }) {
-  const rung = useRef<number>(undefined)
-  const now = useNow(250, until !== undefined)
-  useEffect(() => {
-    if (until !== undefined && now >= until && now - until < 3000 && rung.current !== until) {
-      rung.current = until
-      restOver()
-    }
-  }, [now, until])
-  return null
-}
-
 export function KeptWord({ kept }: { kept: ShownSet['kept'] }) {
   const words = {
     here: 'kept on this device',
@@ -277,5 +148,37 @@ export function KeptWord({ kept }: { kept: ShownSet['kept'] }) {
     >
       {words[kept]}
     </span>
+  )
+}
+
+/** The last set in a line; a press corrects it. */
+function LastSet({
+  last,
+  unit,
+  open,
+  onOpen,
+}: {
+  last: ShownSet
+  unit: MassUnit
+  open: boolean
+  onOpen: () => void
+}) {
+  return (
+    <button
+      type="button"
+      className="min-h-[48px] text-left text-base"
+      aria-expanded={open}
+      data-testid="last-set"
+      onClick={onOpen}
+    >
+      {last.figures.loadKg > 0 ? `${mass(last.figures.loadKg, unit)} ${unit}` : 'Body weight'} ×{' '}
+      {last.figures.repetitions}, {last.figures.reserve} in reserve
+      {last.figures.side === 'NONE'
+        ? ''
+        : last.figures.side === 'LEFT'
+          ? ', left'
+          : ', right'} · <KeptWord kept={last.kept} /> ·{' '}
+      <span className="underline">correct it</span>
+    </button>
   )
 }

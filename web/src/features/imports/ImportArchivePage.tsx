@@ -172,121 +172,147 @@ function Looked({
           </Button>
         </p>
       )}
-      <table className="w-full text-sm" data-testid="archive-clients">
-        <thead>
-          <tr className="border-b border-ink text-left text-xs text-ink-2">
-            <th scope="col" className="py-1 font-normal">
-              Client
-            </th>
-            <th scope="col" className="px-3 text-right font-normal">
-              sessions
-            </th>
-            <th scope="col" className="px-3 text-right font-normal">
-              sets
-            </th>
-            <th scope="col" className="px-3 text-right font-normal">
-              planned weeks
-            </th>
-            <th scope="col" className="pl-6 font-normal">
-              called here
-            </th>
-            <th scope="col" className="text-center font-normal">
-              comes in
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {p.clients.map((client) => (
-            <tr key={client.name} className="border-b border-rule/60">
-              <th scope="row" className="py-1 text-left font-semibold">
-                {client.name}
-              </th>
-              <td className="px-3 text-right">{client.sessions}</td>
-              <td className="px-3 text-right">{client.sets}</td>
-              <td className="px-3 text-right">{client.weeks}</td>
-              <td className="pl-6">
-                <input
-                  key={client.as}
-                  aria-label={`${client.name} is called here`}
-                  className={`w-full border bg-paper px-2 py-0.5 ${client.taken ? 'border-warn' : 'border-edge'}`}
-                  defaultValue={client.as ?? ''}
-                  disabled={client.as === undefined}
-                  onBlur={(event) =>
-                    event.target.value.trim() !== '' &&
-                    event.target.value !== client.as &&
-                    called(client.name, event.target.value)
-                  }
-                />
-                {client.taken && <span className="text-warn">you have a client of that name</span>}
-              </td>
-              <td className="text-center">
-                <input
-                  type="checkbox"
-                  className="h-5 w-5 accent-ink"
-                  aria-label={`${client.name} comes in`}
-                  checked={client.as !== undefined}
-                  onChange={(event) => called(client.name, event.target.checked ? client.name : '')}
-                />
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      {p.gyms.length > 0 && (
-        <table className="w-full text-sm">
-          <thead>
-            <tr className="border-b border-ink text-left text-xs text-ink-2">
-              <th scope="col" className="py-1 font-normal">
-                Gym in the file
-              </th>
-              <th scope="col" className="font-normal">
-                is here
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {p.gyms.map((gym) => (
-              <tr key={gym.name} className="border-b border-rule/60">
-                <th scope="row" className="py-1 text-left font-semibold">
-                  {gym.name}
-                </th>
-                <td>
-                  <select
-                    aria-label={`${gym.name} is here`}
-                    className="border border-edge bg-paper px-2 py-0.5"
-                    value={gym.gymId ?? ''}
-                    onChange={(event) =>
-                      onSaid({
-                        ...said,
-                        gyms:
-                          event.target.value === ''
-                            ? Object.fromEntries(
-                                Object.entries(said.gyms).filter(([name]) => name !== gym.name),
-                              )
-                            : { ...said.gyms, [gym.name]: event.target.value },
-                      })
-                    }
-                  >
-                    {!gyms.some((own) => own.name === gym.name) && (
-                      <option value="">a new gym with its {gym.items} things</option>
-                    )}
-                    {gyms.map((own) => (
-                      <option key={own.id} value={own.id}>
-                        {own.name}, as it is
-                      </option>
-                    ))}
-                  </select>
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      )}
+      <ClientsInFile p={p} onCalled={called} />
+      {p.gyms.length > 0 && <GymsInFile p={p} said={said} onSaid={onSaid} gyms={gyms} />}
       {own.length > 0 && (
         <p className="text-sm text-ink-2">
           With {own.join(', ')}; those that you have already are not doubled.
         </p>
       )}
     </>
+  )
+}
+
+function ClientsInFile({
+  p,
+  onCalled,
+}: {
+  p: Preview
+  onCalled: (name: string, as: string) => void
+}) {
+  return (
+    <table className="w-full text-sm" data-testid="archive-clients">
+      <thead>
+        <tr className="border-b border-ink text-left text-xs text-ink-2">
+          <th scope="col" className="py-1 font-normal">
+            Client
+          </th>
+          <th scope="col" className="px-3 text-right font-normal">
+            sessions
+          </th>
+          <th scope="col" className="px-3 text-right font-normal">
+            sets
+          </th>
+          <th scope="col" className="px-3 text-right font-normal">
+            planned weeks
+          </th>
+          <th scope="col" className="pl-6 font-normal">
+            called here
+          </th>
+          <th scope="col" className="text-center font-normal">
+            comes in
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {p.clients.map((client) => (
+          <tr key={client.name} className="border-b border-rule/60">
+            <th scope="row" className="py-1 text-left font-semibold">
+              {client.name}
+            </th>
+            <td className="px-3 text-right">{client.sessions}</td>
+            <td className="px-3 text-right">{client.sets}</td>
+            <td className="px-3 text-right">{client.weeks}</td>
+            <td className="pl-6">
+              <input
+                key={client.as}
+                aria-label={`${client.name} is called here`}
+                className={`w-full border bg-paper px-2 py-0.5 ${client.taken ? 'border-warn' : 'border-edge'}`}
+                defaultValue={client.as ?? ''}
+                disabled={client.as === undefined}
+                onBlur={(event) =>
+                  event.target.value.trim() !== '' &&
+                  event.target.value !== client.as &&
+                  onCalled(client.name, event.target.value)
+                }
+              />
+              {client.taken && <span className="text-warn">you have a client of that name</span>}
+            </td>
+            <td className="text-center">
+              <input
+                type="checkbox"
+                className="h-5 w-5 accent-ink"
+                aria-label={`${client.name} comes in`}
+                checked={client.as !== undefined}
+                onChange={(event) => onCalled(client.name, event.target.checked ? client.name : '')}
+              />
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  )
+}
+
+function GymsInFile({
+  p,
+  said,
+  onSaid,
+  gyms,
+}: {
+  p: Preview
+  said: Said
+  onSaid: (s: Said) => void
+  gyms: { id: string; name: string }[]
+}) {
+  return (
+    <table className="w-full text-sm">
+      <thead>
+        <tr className="border-b border-ink text-left text-xs text-ink-2">
+          <th scope="col" className="py-1 font-normal">
+            Gym in the file
+          </th>
+          <th scope="col" className="font-normal">
+            is here
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {p.gyms.map((gym) => (
+          <tr key={gym.name} className="border-b border-rule/60">
+            <th scope="row" className="py-1 text-left font-semibold">
+              {gym.name}
+            </th>
+            <td>
+              <select
+                aria-label={`${gym.name} is here`}
+                className="border border-edge bg-paper px-2 py-0.5"
+                value={gym.gymId ?? ''}
+                onChange={(event) =>
+                  onSaid({
+                    ...said,
+                    gyms:
+                      event.target.value === ''
+                        ? Object.fromEntries(
+                            Object.entries(said.gyms).filter(([name]) => name !== gym.name),
+                          )
+                        : { ...said.gyms, [gym.name]: event.target.value },
+                  })
+                }
+              >
+                {!gyms.some((own) => own.name === gym.name) && (
+                  <option value="">a new gym with its {gym.items} things</option>
+                )}
+                {gyms.map((own) => (
+                  <option key={own.id} value={own.id}>
+                    {own.name}, as it is
+                  </option>
+                ))}
+              </select>
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   )
 }

@@ -1,8 +1,6 @@
-import { useQuery } from '@tanstack/react-query'
 import { useRef, useState } from 'react'
-import { Problem, answer, api } from '../../api/client'
+import { Problem } from '../../api/client'
 import type { Landmark, Schemas } from '../../api/client'
-import { keys } from '../../api/queries'
 import { FaultText, Field } from '../../ui/Field'
 import { Trouble, Waiting } from '../../ui/Notice'
 import { Board } from './Board'
@@ -13,13 +11,11 @@ import { FilmedSet } from './FilmedSet'
 import { Keep } from './Keep'
 import { FrontOutcome, Outcome } from './Outcome'
 import { Chips, Prompt } from './Prompt'
-import { isDark } from './light'
+import { Shown } from './Shown'
 import { asInput, isComplete, nextNeeded, otherOfPair, seenFrom } from './marks'
 import type { From, LandmarkInfo, Marks } from './marks'
+import { useReading } from './useReading'
 import type { Source } from './useSource'
-
-/** Beyond the end of any film, s. */
-const FAR_S = 1e7
 
 export type Subject = Pick<Schemas['PictureInput'], 'candidateId' | 'gymId' | 'setup'>
 
@@ -56,25 +52,7 @@ export function Marking({
     ...(size ? { widthPx: size.width, heightPx: size.height } : {}),
     marks: asInput(marks),
   }
-  const asked = { params: { path: { clientId } }, body: picture }
-  const readable = complete && size !== null
-  const side = useQuery({
-    queryKey: [...keys.technique(clientId), 'read', picture],
-    queryFn: ({ signal }) =>
-      answer(api.POST('/api/clients/{clientId}/technique/read', { ...asked, signal })),
-    enabled: readable && from === 'SIDE',
-    placeholderData: (previous) => previous,
-    retry: false,
-  })
-  const front = useQuery({
-    queryKey: [...keys.technique(clientId), 'front', picture],
-    queryFn: ({ signal }) =>
-      answer(api.POST('/api/clients/{clientId}/technique/front', { ...asked, signal })),
-    enabled: readable && from === 'FRONT',
-    placeholderData: (previous) => previous,
-    retry: false,
-  })
-  const reading = from === 'SIDE' ? side : front
+  const { side, front, reading } = useReading(clientId, from, picture, complete && size !== null)
   const place = (landmark: Landmark, at: { x: number; y: number }) => {
     const isNew = !marks[landmark]
     setMarks({ ...marks, [landmark]: at })
@@ -86,17 +64,7 @@ export function Marking({
   }
   const info = landmarks.find((each) => each.landmark === current)
   const fault = reading.error instanceof Problem ? reading.error : null
-  if (broken)
-    return (
-      <section aria-label="Choose a picture" className="space-y-3">
-        <p role="alert" className="border-l-2 border-warn bg-paper-2 px-3 py-2">
-          {source.film
-            ? 'This browser cannot show this film. Choose an MP4 or WebM film, or a picture.'
-            : 'This is no picture that this browser can show. Choose a JPEG or PNG.'}
-        </p>
-        <ChooseFile label="Choose another" onChoose={onAnother} />
-      </section>
-    )
+  if (broken) return <Broken source={source} onAnother={onAnother} />
   return (
     <>
       <section aria-label="Picture" className="min-w-0 space-y-2">
@@ -122,42 +90,14 @@ export function Marking({
               : { minHeight: '40vh' }
           }
         >
-          {source.film ? (
-            <video
-              ref={shown as React.RefObject<HTMLVideoElement>}
-              src={source.url}
-              muted
-              playsInline
-              preload="auto"
-              className="absolute inset-0 h-full w-full"
-              onLoadedMetadata={(event) => {
-                const video = event.currentTarget
-                setSize({ width: video.videoWidth, height: video.videoHeight })
-                // a film that says no length of its own tells it once its end was looked for
-                if (!Number.isFinite(video.duration)) video.currentTime = FAR_S
-              }}
-              onDurationChange={(event) => {
-                const video = event.currentTarget
-                if (!Number.isFinite(video.duration)) return
-                setLengthS(video.duration)
-                video.currentTime = 0
-              }}
-              onError={() => setBroken(true)}
-            />
-          ) : (
-            <img
-              ref={shown as React.RefObject<HTMLImageElement>}
-              src={source.url}
-              alt="What you mark"
-              className="absolute inset-0 h-full w-full"
-              onLoad={(event) => {
-                const { naturalWidth, naturalHeight } = event.currentTarget
-                setSize({ width: naturalWidth, height: naturalHeight })
-                setDark(isDark(event.currentTarget))
-              }}
-              onError={() => setBroken(true)}
-            />
-          )}
+          <Shown
+            source={source}
+            shown={shown}
+            onSize={setSize}
+            onLength={setLengthS}
+            onDark={setDark}
+            onBroken={() => setBroken(true)}
+          />
           {size && (
             <Board
               source={shown}
@@ -217,5 +157,19 @@ export function Marking({
         <ChooseFile label="Another picture" onChoose={onAnother} />
       </section>
     </>
+  )
+}
+
+/** Instead of a picture that this browser cannot show. */
+function Broken({ source, onAnother }: { source: Source; onAnother: (file: File) => void }) {
+  return (
+    <section aria-label="Choose a picture" className="space-y-3">
+      <p role="alert" className="border-l-2 border-warn bg-paper-2 px-3 py-2">
+        {source.film
+          ? 'This browser cannot show this film. Choose an MP4 or WebM film, or a picture.'
+          : 'This is no picture that this browser can show. Choose a JPEG or PNG.'}
+      </p>
+      <ChooseFile label="Choose another" onChoose={onAnother} />
+    </section>
   )
 }

@@ -65,77 +65,15 @@ export function CoveragePanel({
           </tr>
         </thead>
         <tbody>
-          {rows.map((row) => {
-            const has = coverage.sets[row.id] ?? 0
-            const asked = coverage.targets[row.id]
-            const short = asked !== undefined && has < asked - 0.25
-            return (
-              <tr key={row.id} data-coverage={row.id} className="border-b border-rule/60">
-                <th scope="row" className="py-0.5 pr-1 text-left font-normal">
-                  {row.coachName}
-                  {coverage.held.includes(row.id) && (
-                    <span className="text-xs text-ink-2"> maintained</span>
-                  )}
-                </th>
-                <td>
-                  <svg
-                    aria-hidden
-                    viewBox="0 0 100 10"
-                    preserveAspectRatio="none"
-                    className="h-2.5 w-full"
-                  >
-                    <rect
-                      x={0}
-                      y={2}
-                      width={(100 * has) / most}
-                      height={6}
-                      fill={GROUPS[row.group]?.colour}
-                      opacity={0.75}
-                    />
-                    {asked !== undefined && (
-                      <line
-                        x1={(100 * asked) / most}
-                        x2={(100 * asked) / most}
-                        y1={0}
-                        y2={10}
-                        stroke="var(--ink)"
-                        strokeWidth={1.6}
-                        vectorEffect="non-scaling-stroke"
-                      />
-                    )}
-                  </svg>
-                </td>
-                <td className={`pl-1 text-right ${short ? 'font-semibold text-warn' : ''}`}>
-                  {trim(has, 1)}
-                </td>
-                <td className="text-right whitespace-nowrap">
-                  {asked !== undefined ? (
-                    <>
-                      <button
-                        type="button"
-                        aria-label={`A set less asked of ${row.coachName}`}
-                        className="px-1 text-ink-2 hover:text-ink"
-                        onClick={() => asks(row.id, -1, row.coachName)}
-                      >
-                        −
-                      </button>
-                      {trim(asked, 1)}
-                      <button
-                        type="button"
-                        aria-label={`A set more asked of ${row.coachName}`}
-                        className="px-1 text-ink-2 hover:text-ink"
-                        onClick={() => asks(row.id, 1, row.coachName)}
-                      >
-                        +
-                      </button>
-                    </>
-                  ) : (
-                    '–'
-                  )}
-                </td>
-              </tr>
-            )
-          })}
+          {rows.map((row) => (
+            <RegionRow
+              key={row.id}
+              region={row}
+              coverage={coverage}
+              most={most}
+              onAsk={(by) => asks(row.id, by, row.coachName)}
+            />
+          ))}
           {coverage.functions.map((otherFunction) => (
             <tr
               key={otherFunction.label}
@@ -167,6 +105,84 @@ export function CoveragePanel({
       )}
       <WhyShort week={week} />
     </section>
+  )
+}
+
+/** What a region gets of what is asked, and one set more or less of it. */
+function RegionRow({
+  region,
+  coverage,
+  most,
+  onAsk,
+}: {
+  region: Catalogue['regions'][number]
+  coverage: Week['coverage']
+  most: number
+  onAsk: (by: number) => void
+}) {
+  const has = coverage.sets[region.id] ?? 0
+  const asked = coverage.targets[region.id]
+  const short = asked !== undefined && has < asked - 0.25
+  return (
+    <tr data-coverage={region.id} className="border-b border-rule/60">
+      <th scope="row" className="py-0.5 pr-1 text-left font-normal">
+        {region.coachName}
+        {coverage.held.includes(region.id) && (
+          <span className="text-xs text-ink-2"> maintained</span>
+        )}
+      </th>
+      <td>
+        <svg aria-hidden viewBox="0 0 100 10" preserveAspectRatio="none" className="h-2.5 w-full">
+          <rect
+            x={0}
+            y={2}
+            width={(100 * has) / most}
+            height={6}
+            fill={GROUPS[region.group]?.colour}
+            opacity={0.75}
+          />
+          {asked !== undefined && (
+            <line
+              x1={(100 * asked) / most}
+              x2={(100 * asked) / most}
+              y1={0}
+              y2={10}
+              stroke="var(--ink)"
+              strokeWidth={1.6}
+              vectorEffect="non-scaling-stroke"
+            />
+          )}
+        </svg>
+      </td>
+      <td className={`pl-1 text-right ${short ? 'font-semibold text-warn' : ''}`}>
+        {trim(has, 1)}
+      </td>
+      <td className="text-right whitespace-nowrap">
+        {asked !== undefined ? (
+          <>
+            <button
+              type="button"
+              aria-label={`A set less asked of ${region.coachName}`}
+              className="px-1 text-ink-2 hover:text-ink"
+              onClick={() => onAsk(-1)}
+            >
+              −
+            </button>
+            {trim(asked, 1)}
+            <button
+              type="button"
+              aria-label={`A set more asked of ${region.coachName}`}
+              className="px-1 text-ink-2 hover:text-ink"
+              onClick={() => onAsk(1)}
+            >
+              +
+            </button>
+          </>
+        ) : (
+          '–'
+        )}
+      </td>
+    </tr>
   )
 }
 

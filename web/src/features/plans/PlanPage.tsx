@@ -1,38 +1,24 @@
-import { useEffect, useRef, useState } from 'react'
-import type { KeyboardEvent as ReactKeyboardEvent } from 'react'
+import { useState } from 'react'
 import { useParams } from 'react-router'
 import type { Search, Week } from '../../api/client'
 import { useCatalogue, usePlanning, useWeek } from '../../api/queries'
-import { Button } from '../../ui/Button'
-import { Trouble, Waiting } from '../../ui/Notice'
 import { percent } from '../../quantity/format'
+import { Trouble, Waiting } from '../../ui/Notice'
+import { useIsAbout } from '../brief/keptBrief'
 import { ClientWarnings } from '../order/ForClient'
 import { AddExercise } from './AddExercise'
 import { BlockPanel } from './BlockPanel'
 import { CoveragePanel } from './CoveragePanel'
 import { DayStrip } from './DayStrip'
-import type { Key } from './DayStrip'
-import { MovingBouts } from './MovingBouts'
 import { ExercisePanel } from './ExercisePanel'
-import { OutPanel } from './OutPanel'
+import { MovingBouts } from './MovingBouts'
+import { PlanHead } from './PlanHead'
 import { PlanLine } from './PlanLine'
-import {
-  bouts,
-  joinWithNext,
-  moveBout,
-  pin,
-  prescribe,
-  setDay,
-  setWeekday,
-  takeApart,
-  takeOut,
-} from './edits'
-import { useCompose, usePlanEdits } from './usePlanEdits'
+import { moveBout, setDay, setWeekday } from './edits'
 import { useMassUnit } from './useMassUnit'
-import { useIsAbout } from '../brief/keptBrief'
+import { useCompose, usePlanEdits } from './usePlanEdits'
+import { usePlanKeys } from './usePlanKeys'
 
-const LOOK_LONGER_S = 20
-const USUAL_S = 2
 const STRIP_PIXELS = 500
 const MOST_PIXELS_A_MINUTE = 9
 
@@ -44,30 +30,12 @@ export function PlanPage() {
   const catalogue = useCatalogue()
   const planning = usePlanning()
   const { edit, undo, redo, arrange, keep, error, busy } = usePlanEdits(id!)
-  const { search, run, seconds, stop, progress } = useCompose(id!, keep)
+  const composing = useCompose(id!, keep)
+  const { search, run } = composing
   const [chosen, setChosen] = useState<string | null>(null)
   const [adding, setAdding] = useState<number | null>(null)
   const [unit, setUnit] = useMassUnit()
-  const held = useRef<string | null>(null)
-
-  useEffect(() => {
-    const onKeyDown = (event: KeyboardEvent) => {
-      const typing =
-        event.target instanceof HTMLElement &&
-        /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName)
-      if (typing || event.ctrlKey || event.metaKey || event.altKey) return
-      if (event.key === 'z') undo()
-      else if (event.key === 'Z') redo()
-    }
-    window.addEventListener('keydown', onKeyDown)
-    return () => window.removeEventListener('keydown', onKeyDown)
-  })
-
-  // what a key has moved stays under the hand: its button is another one when it comes to another day
-  useEffect(() => {
-    if (held.current) document.querySelector<HTMLElement>(`[data-item="${held.current}"]`)?.focus()
-    held.current = null
-  }, [week.data])
+  const key = usePlanKeys(week.data, edit, undo, redo)
 
   const failed = [week, catalogue, planning].find((q) => q.isError)
   if (failed) return <Trouble error={failed.error} retry={() => void failed.refetch()} />
@@ -84,137 +52,18 @@ export function PlanPage() {
   const empty = plan.days.every((day) => day.bouts.length === 0)
   const composed = search.data?.search
 
-  const key = (day: number) => (otherKey: Key, event: ReactKeyboardEvent) => {
-    const at = { day, bout: otherKey.bout }
-    const name = otherKey.item.name
-    const sets = otherKey.item.prescription.sets
-    const moves: Record<string, () => void> = otherKey.alt
-      ? {
-          ArrowUp: () =>
-            edit(`${name} earlier`, (planDocument) =>
-              moveBout(planDocument, at, { day, bout: Math.max(0, otherKey.bout - 1) }),
-            ),
-          ArrowDown: () =>
-            edit(`${name} later`, (planDocument) =>
-              moveBout(planDocument, at, { day, bout: otherKey.bout + 2 }),
-            ),
-          ArrowLeft: () =>
-            edit(`${name} a session earlier`, (planDocument) =>
-              moveBout(planDocument, at, {
-                day: day - 1,
-                bout: bouts(planDocument, day - 1).length,
-              }),
-            ),
-          ArrowRight: () =>
-            edit(`${name} a session later`, (planDocument) =>
-              moveBout(planDocument, at, {
-                day: day + 1,
-                bout: bouts(planDocument, day + 1).length,
-              }),
-            ),
-        }
-      : {
-          '+': () =>
-            sets < 10 &&
-            edit(`${name}: ${sets + 1} sets`, (planDocument) =>
-              prescribe(planDocument, otherKey.item.id, { sets: sets + 1 }),
-            ),
-          '-': () =>
-            sets > 1 &&
-            edit(`${name}: ${sets - 1} sets`, (planDocument) =>
-              prescribe(planDocument, otherKey.item.id, { sets: sets - 1 }),
-            ),
-          p: () =>
-            edit(otherKey.item.pinned ? `${name} unlocked` : `${name} locked`, (planDocument) =>
-              pin(planDocument, otherKey.item.id, !otherKey.item.pinned),
-            ),
-          t: () =>
-            edit('in turn', (planDocument) =>
-              bouts(planDocument, day)[otherKey.bout]!.length > 1
-                ? takeApart(planDocument, at)
-                : joinWithNext(planDocument, at),
-            ),
-          d: () =>
-            edit(`${name} taken out`, (planDocument) => takeOut(planDocument, otherKey.item.id)),
-          Delete: () =>
-            edit(`${name} taken out`, (planDocument) => takeOut(planDocument, otherKey.item.id)),
-        }
-    const move = moves[otherKey.key]
-    if (move) {
-      event.preventDefault()
-      held.current = otherKey.item.id
-      move()
-    }
-  }
-
   return (
     <article className="flex min-h-0 flex-1 flex-col gap-1.5">
-      <div className="flex flex-wrap items-baseline gap-x-3 gap-y-1 border-b border-ink pb-1">
-        <h1 className="min-w-0 flex-1 text-xl">
-          <input
-            key={plan.plan.name}
-            aria-label="Name of the plan"
-            className="w-full border-b border-transparent bg-transparent font-serif hover:border-rule"
-            defaultValue={plan.plan.name}
-            maxLength={120}
-            onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-            onBlur={(event) => {
-              const name = event.target.value.trim()
-              if (name === '') event.target.value = plan.plan.name
-              else if (name !== plan.plan.name)
-                edit('renamed', (planDocument) => ({ ...planDocument, name }))
-            }}
-          />
-        </h1>
-        <span className="ml-auto flex flex-wrap items-center gap-2">
-          {run ? (
-            <>
-              <span role="status" className="text-sm text-ink-2">
-                Looking for {seconds} s
-                {progress && progress.points > 0
-                  ? `: one is found, none could be better by more than ${percent(1 - progress.bound / progress.points)}`
-                  : ''}{' '}
-                …
-              </span>
-              <Button onClick={stop}>Take what there is</Button>
-            </>
-          ) : (
-            <>
-              <Button
-                look={empty ? 'ink' : 'line'}
-                disabled={busy}
-                onClick={() => search.mutate(USUAL_S)}
-              >
-                {empty ? 'Compose the week' : 'Compose around what is locked'}
-              </Button>
-              {!empty && (
-                <Button
-                  disabled={busy}
-                  onClick={() => search.mutate(LOOK_LONGER_S)}
-                  title="A longer search may find a better week"
-                >
-                  Search 20 s more
-                </Button>
-              )}
-            </>
-          )}
-          {!empty && <OutPanel week={plan} unit={unit} />}
-          <Button
-            disabled={!plan.undo || run !== null}
-            onClick={undo}
-            title={plan.undo ? `Takes back: ${plan.undo}` : undefined}
-          >
-            Undo
-          </Button>
-          <Button
-            disabled={!plan.redo || run !== null}
-            onClick={redo}
-            title={plan.redo ? `Does again: ${plan.redo}` : undefined}
-          >
-            Do again
-          </Button>
-        </span>
-      </div>
+      <PlanHead
+        week={plan}
+        empty={empty}
+        unit={unit}
+        composing={composing}
+        busy={busy}
+        edit={edit}
+        undo={undo}
+        redo={redo}
+      />
       <PlanLine week={plan} catalogue={catalogue.data} planning={planning.data} edit={edit} />
       <ClientWarnings statements={plan.statements} who={plan.clientName} />
       {error !== null && <Trouble error={error} />}
