@@ -2423,11 +2423,11 @@ export interface components {
          *      missing.
          */
         AnalysisView: {
-            cautions: string[];
+            cautions: components["schemas"]["FactView"][];
             /** Format: double */
             limitKg?: number;
             limiters: components["schemas"]["MuscleLimiterView"][];
-            notes: string[];
+            notes: components["schemas"]["FactView"][];
             obstacle?: components["schemas"]["ObstacleView"];
             points: components["schemas"]["AnalysisPointView"][];
             regionStimulus: {
@@ -2585,7 +2585,7 @@ export interface components {
         };
         BenchView: {
             changes: components["schemas"]["ChangeView"][];
-            sentences: string[];
+            differences: components["schemas"]["FactView"][];
             sides: components["schemas"]["SideView"][];
         };
         BendView: {
@@ -2599,7 +2599,7 @@ export interface components {
          *      are not aimed at; tried: set-ups computed, there is no bound.
          */
         BestView: {
-            bounded: string[];
+            bounded: components["schemas"]["FactView"][];
             elsewhere: string;
             flat: string[];
             /** Format: double */
@@ -2962,11 +2962,11 @@ export interface components {
          */
         ComparisonView: {
             computed: number[];
+            differences: components["schemas"]["FactView"][];
             members: components["schemas"]["SideView"][];
             practical: components["schemas"]["PracticalView"][][];
             regions: components["schemas"]["RegionPointsView"][];
             repetitions: number[];
-            sentences: string[];
             studies: components["schemas"]["InfluenceView"][];
         };
         /** @description run: an id made by the asker, by which the search is followed and stopped. */
@@ -2989,7 +2989,7 @@ export interface components {
             label: string;
             /** Format: double */
             points: number;
-            reason: string;
+            reason?: components["schemas"]["FactView"];
             /** Format: double */
             value: number;
         };
@@ -3100,7 +3100,7 @@ export interface components {
             candidateId: string;
             /** Format: double */
             chanceOfBest: number;
-            changes: string[];
+            changes: components["schemas"]["FactView"][];
             contributions: components["schemas"]["ContributionView"][];
             costs: string;
             exerciseId: string;
@@ -3114,7 +3114,7 @@ export interface components {
                 [key: string]: number;
             };
             name: string;
-            raise: string[];
+            raise: components["schemas"]["FactView"][];
             /** Format: int32 */
             rankHigh: number;
             /** Format: int32 */
@@ -3129,7 +3129,7 @@ export interface components {
             /** Format: double */
             utility: number;
             variants: components["schemas"]["EntryView"][];
-            why: string[];
+            why: components["schemas"]["FactView"][];
         };
         EquationView: {
             /** @enum {string} */
@@ -3149,7 +3149,7 @@ export interface components {
             /** @enum {string} */
             kind: "GYM" | "PAIN" | "CAUTION" | "BODY" | "PRESET" | "NOT_COMPUTED" | "BY_WORD";
             name: string;
-            reason: string;
+            reason: components["schemas"]["FactView"];
         };
         /** @description An exercise of the coach's own, used by word. */
         ExerciseFile: {
@@ -3176,11 +3176,11 @@ export interface components {
         FactView: {
             /** @description what it is, in capitals: ADD_SETS */
             kind: string;
-            /** @description its figures and names */
+            /** @description its figures and names; angles rad, lengths m, shares 0 to 1 */
             values: {
                 [key: string]: unknown;
             };
-            /** @description a sentence about it */
+            /** @description a sentence about it, or a part of one */
             words: string;
         };
         /** @description A figure with its standard deviation. */
@@ -3276,7 +3276,7 @@ export interface components {
         };
         FirstPickView: {
             candidateId: string;
-            decidedBy: string;
+            decidedBy: components["schemas"]["FactView"][];
         };
         FitPointView: {
             /** Format: double */
@@ -3754,7 +3754,7 @@ export interface components {
         };
         LessonView: {
             answer?: components["schemas"]["LessonAnswerView"];
-            figures: string;
+            found: components["schemas"]["FactView"];
             /** @enum {string} */
             kind: "STALL" | "SIDE_GAP" | "REGION_BEHIND" | "BALANCE" | "PAINFUL" | "NOT_FELT" | "MOVES_OTHERWISE";
             label: string;
@@ -4073,13 +4073,14 @@ export interface components {
             repetitionsLow: number;
             /** @enum {string} */
             rule: "BEGIN" | "REPETITIONS" | "LOAD" | "STEP_TOO_LARGE" | "SAME" | "LESS" | "WHOLE_RANGE" | "TEMPO_FIRST" | "PAIN" | "AFTER_PAUSE" | "NO_STEP_LEFT";
-            words: string;
+            why: components["schemas"]["FactView"];
         };
         /** @description Why marks tell nothing, and what to do. */
         NotSeenView: {
             reason: string;
             remedy: string;
         };
+        /** @description reason: what stands in the way, in words; missing: how much of what. */
         ObstacleView: {
             missing: string;
             /** Format: double */
@@ -4118,7 +4119,7 @@ export interface components {
         OrderChangeView: {
             /** Format: int32 */
             moved: number;
-            sentences: string[];
+            moves: components["schemas"]["FactView"][];
         };
         /**
          * @description entries: one for each exercise, best first; hardly: what is here and hardly trains the aim, no
@@ -4131,7 +4132,7 @@ export interface components {
             firstPick?: components["schemas"]["FirstPickView"];
             hardly: components["schemas"]["EntryView"][];
             learning: string[];
-            notes: string[];
+            notes: components["schemas"]["FactView"][];
             shortage?: components["schemas"]["ShortageView"];
             statements: string[];
             together: components["schemas"]["TogetherView"][];
@@ -4460,7 +4461,7 @@ export interface components {
             pinned: boolean;
             prescription: components["schemas"]["PrescriptionDocument"];
             refusal?: string;
-            remarks: string[];
+            remarks: components["schemas"]["FactView"][];
             /** @enum {string} */
             role?: "HEAVY" | "DEMANDING" | "COMPOUND" | "SINGLE" | "SHIN" | "CALF_STRAIGHT" | "CALF_BENT";
             setup: {
@@ -4543,7 +4544,7 @@ export interface components {
         PracticalView: {
             criterion: string;
             label: string;
-            reason: string;
+            reason: components["schemas"]["FactView"];
             /** Format: double */
             value: number;
         };
@@ -5226,8 +5227,8 @@ export interface components {
         /** @description Nothing here trains the aim well: what would, and how it is done without a machine. */
         ShortageView: {
             elsewhere: components["schemas"]["ElsewhereView"][];
+            fact: components["schemas"]["FactView"];
             improvised: components["schemas"]["ImprovisationView"][];
-            sentence: string;
         };
         /** @description has, asked: effective sets of the region; reason and ways: each with the figures behind it. */
         ShortfallView: {
@@ -5253,8 +5254,8 @@ export interface components {
         };
         SideView: {
             candidateId: string;
-            cautions: string[];
-            changes: string[];
+            cautions: components["schemas"]["FactView"][];
+            changes: components["schemas"]["FactView"][];
             /** Format: uuid */
             clientId: string;
             clientName: string;
@@ -5263,7 +5264,7 @@ export interface components {
             load?: components["schemas"]["LoadView"];
             measured: string[];
             name: string;
-            notes: string[];
+            notes: components["schemas"]["FactView"][];
             obstacle?: components["schemas"]["ObstacleView"];
             phases: components["schemas"]["PhaseView"][];
             plan?: components["schemas"]["DrawingView"];
@@ -5538,7 +5539,7 @@ export interface components {
             candidateIds: string[];
             /** Format: double */
             coverage: number;
-            sentences: string[];
+            members: components["schemas"]["FactView"][];
         };
         TracePointView: {
             /** Format: double */

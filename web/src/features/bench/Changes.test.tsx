@@ -13,7 +13,7 @@ const regions = [
 test('aimed regions are always shown, others only when they can be told apart; noise is never a percentage', () => {
   const bench = {
     sides: [],
-    sentences: [],
+    differences: [],
     changes: [
       { regionId: 'VL', from: 0.8, to: 0.82, toldApart: false },
       { regionId: 'RF', from: 0.4, to: 0.6, toldApart: true },

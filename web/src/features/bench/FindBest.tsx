@@ -81,9 +81,9 @@ function Found({
       })}
       {best.elsewhere && <p className="mt-1">Elsewhere: {best.elsewhere}</p>}
       {flat.length > 0 && <p className="mt-1 text-ink-2">Hardly matters: {flat.join(', ')}.</p>}
-      {best.bounded.map((second) => (
-        <p key={second} className="text-ink-2">
-          {second}
+      {best.bounded.map(({ words }) => (
+        <p key={words} className="text-ink-2">
+          {words}
         </p>
       ))}
       {best.moved.length > 0 && (

@@ -106,14 +106,14 @@ export function StageWords({
           {now.obstacle.missing}.{!shows && ' The stage still shows the start.'}
         </p>
       )}
-      {now.cautions.map((caution) => (
+      {now.cautions.map(({ words }) => (
         <p
-          key={caution}
+          key={words}
           role="alert"
           className="border-l-2 border-warn bg-paper-2 px-2 py-1 text-sm"
           data-testid="caution"
         >
-          <b>Caution:</b> {caution}{' '}
+          <b>Caution:</b> {words}{' '}
           {moved && (
             <button type="button" className="underline" onClick={onReset}>
               Back to the usual set-up
@@ -126,9 +126,12 @@ export function StageWords({
         {givesOut && 'Bold outline: gives out first. '}Circles can be dragged, or moved with the
         arrow keys.
       </p>
-      {[...now.changes.map((change) => `For this client: ${change}`), ...now.notes].map((name) => (
-        <p key={name} className="text-sm text-ink-2">
-          {name}
+      {[
+        ...now.changes.map((change) => `For this client: ${change.words}`),
+        ...now.notes.map((note) => note.words),
+      ].map((words) => (
+        <p key={words} className="text-sm text-ink-2">
+          {words}
         </p>
       ))}
     </>

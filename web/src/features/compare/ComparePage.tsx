@@ -98,8 +98,8 @@ export function ComparePage() {
           >
             <h2 className="border-b border-ink text-lg">What differs, and why</h2>
             <ul className="mt-1 space-y-1.5 text-sm leading-snug" data-testid="differences">
-              {(bench.data?.sentences ?? []).map((sentence) => (
-                <li key={sentence}>{sentence}</li>
+              {(bench.data?.differences ?? []).map(({ words }) => (
+                <li key={words}>{words}</li>
               ))}
               {sides.some((side) => side.obstacle) && (
                 <li>
@@ -163,14 +163,14 @@ function OneSide({
           {side.obstacle.reason} Missing: {side.obstacle.missing}.
         </p>
       )}
-      {side.cautions.map((caution) => (
-        <p key={caution} className="border-l-2 border-warn bg-paper-2 px-2 py-1 text-sm">
-          <b>Caution:</b> {caution}
+      {side.cautions.map(({ words }) => (
+        <p key={words} className="border-l-2 border-warn bg-paper-2 px-2 py-1 text-sm">
+          <b>Caution:</b> {words}
         </p>
       ))}
-      {[...side.changes, ...side.notes].map((candidate) => (
-        <p key={candidate} className="text-sm text-ink-2">
-          {candidate}
+      {[...side.changes, ...side.notes].map(({ words }) => (
+        <p key={words} className="text-sm text-ink-2">
+          {words}
         </p>
       ))}
     </section>

@@ -193,8 +193,8 @@ function Points({
         <div>
           <h2 className="border-b border-ink text-lg">What truly differs</h2>
           <ul className="mt-1 space-y-1 text-sm leading-snug" data-testid="differences">
-            {comparison.sentences.map((sentence) => (
-              <li key={sentence}>{sentence}</li>
+            {comparison.differences.map(({ words }) => (
+              <li key={words}>{words}</li>
             ))}
           </ul>
           <h3 className="mt-2 text-base">Studies</h3>

@@ -92,9 +92,10 @@ export function PointTable({
       <Row label="For this client" columns={columns} quiet>
         {members.map((member, k) => (
           <span key={k}>
-            {[member.refusal, ...member.cautions, ...member.changes, ...member.notes]
-              .filter(Boolean)
-              .join(' ') || 'as usual'}
+            {[
+              ...(member.refusal ? [member.refusal] : []),
+              ...[...member.cautions, ...member.changes, ...member.notes].map((fact) => fact.words),
+            ].join(' ') || 'as usual'}
           </span>
         ))}
       </Row>
@@ -176,7 +177,7 @@ function PracticalRows({
                 {judged ? (
                   <>
                     <b className="font-medium">{Math.round(100 * judged.value)}</b>{' '}
-                    <span className="text-ink-2">{judged.reason}</span>
+                    <span className="text-ink-2">{judged.reason.words}</span>
                   </>
                 ) : (
                   '–'

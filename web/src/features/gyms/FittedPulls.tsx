@@ -127,9 +127,9 @@ export function FitWords({
         {effect && (
           <p data-testid="effect">
             <b>For the order at hand:</b>{' '}
-            {effect.moved === 0 && effect.sentences.length === 0
+            {effect.moved === 0 && effect.moves.length === 0
               ? 'nothing moves.'
-              : effect.sentences.join(' ')}
+              : effect.moves.map((move) => move.words).join(' ')}
           </p>
         )}
       </div>

@@ -40,7 +40,10 @@ function panel(brief: object | null, sent: { url: string; body: unknown }[] = []
     sent.push({ url, body: request.method === 'GET' ? null : await request.json() })
     return Response.json(
       url.endsWith('/with-machine')
-        ? { moved: 2, sentences: ['Leg press, feet low from 1 to 3.'] }
+        ? {
+            moved: 2,
+            moves: [{ kind: 'SAID', values: {}, words: 'Leg press, feet low from 1 to 3.' }],
+          }
         : fit,
     )
   })

@@ -8,7 +8,7 @@ const out = (name: string, more: Partial<Order['excluded'][number]>) => ({
   candidateId: name,
   name,
   kind: 'GYM' as const,
-  reason: 'Not here: hack squat.',
+  reason: { kind: 'SAID', values: {}, words: 'Not here: hack squat.' },
   improvised: [],
   ...more,
 })
@@ -17,8 +17,14 @@ test('set-ups that are out for the same reason are told in one line, others in t
   const excluded = [
     out('Hack squat', {}),
     out('Hack squat, feet low', {}),
-    out('Leg press', { kind: 'PAIN', reason: 'Sore knee: it bends deep.' }),
-    out('Band walk', { kind: 'BY_WORD', reason: 'Nobody measures the bands.' }),
+    out('Leg press', {
+      kind: 'PAIN',
+      reason: { kind: 'SAID', values: {}, words: 'Sore knee: it bends deep.' },
+    }),
+    out('Band walk', {
+      kind: 'BY_WORD',
+      reason: { kind: 'SAID', values: {}, words: 'Nobody measures the bands.' },
+    }),
   ]
   const order = { excluded, entries: [{}] } as unknown as Order
   render(

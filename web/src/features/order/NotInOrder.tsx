@@ -45,7 +45,7 @@ export function Hardly({
 export function Shortage({ shortage }: { shortage: NonNullable<Order['shortage']> }) {
   return (
     <div className="border-b border-ink py-2" data-testid="shortage">
-      <p className="font-serif text-lg font-semibold">{shortage.sentence}</p>
+      <p className="font-serif text-lg font-semibold">{shortage.fact.words}</p>
       {shortage.elsewhere.length > 1 && (
         <p className="text-sm text-ink-2">
           Also:{' '}
@@ -74,7 +74,7 @@ function byReason(excluded: Reason[]): { first: Reason; names: string[] }[] {
       last &&
       each.kind !== 'BY_WORD' &&
       each.kind === last.first.kind &&
-      each.reason === last.first.reason &&
+      each.reason.words === last.first.reason.words &&
       each.instead?.name === last.first.instead?.name
     )
       last.names.push(each.name)
@@ -100,7 +100,7 @@ export function Excluded({ order }: { order: Order }) {
             <b className="font-medium">{names.join('; ')}</b>{' '}
             <span className="text-ink-2">
               — {KIND[excluded.kind] && `${KIND[excluded.kind]}: `}
-              {excluded.reason}
+              {excluded.reason.words}
             </span>
             {excluded.kind === 'BY_WORD' && (
               <>

@@ -56,17 +56,30 @@ const order: Order = {
       name: 'Fourth',
       kind: 'PAIN',
       improvised: [],
-      reason: 'Sore knee: deep knee bend.',
+      reason: { kind: 'SAID', values: {}, words: 'Sore knee: deep knee bend.' },
     },
   ],
   together: [
-    { candidateIds: ['a', 'c'], coverage: 0.8, sentences: ['First: long.', 'Third: short.'] },
+    {
+      candidateIds: ['a', 'c'],
+      coverage: 0.8,
+      members: [
+        { kind: 'SAID', values: {}, words: 'First: long.' },
+        { kind: 'SAID', values: {}, words: 'Third: short.' },
+      ],
+    },
   ],
   learning: [],
   notes: [],
   firstPick: {
     candidateId: 'a',
-    decidedBy: 'The first 2 cannot be told apart by the model; decided by: stability.',
+    decidedBy: [
+      {
+        kind: 'SAID',
+        values: {},
+        words: 'The first 2 cannot be told apart by the model; decided by: stability.',
+      },
+    ],
   },
 }
 
@@ -144,7 +157,11 @@ test('where nothing here trains the aim it says so first, and what would', () =>
         firstPick: undefined,
         hardly: [weak],
         shortage: {
-          sentence: 'Nothing here trains this well. With kettlebells you could do: Shin raise.',
+          fact: {
+            kind: 'NOTHING_TRAINS_THIS',
+            values: {},
+            words: 'Nothing here trains this well. With kettlebells you could do: Shin raise.',
+          },
           elsewhere: [
             { candidateId: 's', name: 'Shin raise', needs: ['kettlebells'] },
             { candidateId: 'd', name: 'Shin raise with a dumbbell', needs: ['dumbbells'] },

@@ -46,20 +46,8 @@ export function OrderList({
   const [params, put] = useAddress()
   const compared = (params.get('with') ?? '').split('~').filter(Boolean)
   const setCompared = (ids: string[]) => put({ with: ids.join('~') })
-  if (order.entries.length === 0) {
-    return (
-      <div>
-        <ClientWarnings statements={order.statements} who="" />
-        {order.shortage ? (
-          <Shortage shortage={order.shortage} />
-        ) : (
-          <p className="py-3">Nothing here is left for this target.</p>
-        )}
-        <Hardly entries={order.hardly} chosen={chosen} onChoose={onChoose} />
-        <Excluded order={order} />
-      </div>
-    )
-  }
+  if (order.entries.length === 0)
+    return <NothingRanked order={order} chosen={chosen} onChoose={onChoose} />
   const all = allEntries(order)
   const first = order.entries.find((entry) => entry.candidateId === order.firstPick?.candidateId)
   const top = Math.max(...order.entries.map((entry) => entry.high), 1)
@@ -79,12 +67,14 @@ export function OrderList({
           aria-live="polite"
         >
           <span className="font-serif text-lg font-semibold">First pick: {first.name}.</span>{' '}
-          <span className="text-sm text-ink-2">{order.firstPick.decidedBy}</span>
+          <span className="text-sm text-ink-2">
+            {order.firstPick.decidedBy.map((fact) => fact.words).join(' ')}
+          </span>
         </p>
       )}
-      {order.notes.map((note) => (
-        <p key={note} className="border-b border-rule py-1 text-sm">
-          {note}
+      {order.notes.map(({ words }) => (
+        <p key={words} className="border-b border-rule py-1 text-sm">
+          {words}
         </p>
       ))}
       <Together order={order} onChoose={onChoose} />
@@ -231,14 +221,14 @@ function Together({ order, onChoose }: { order: Order; onChoose: (id: string) =>
             length
           </span>
           <ul>
-            {together.sentences.map((sentence, k) => (
-              <li key={sentence}>
+            {together.members.map(({ words }, k) => (
+              <li key={words}>
                 <button
                   type="button"
                   className="text-left hover:underline"
                   onClick={() => onChoose(together.candidateIds[k]!)}
                 >
-                  {sentence}
+                  {words}
                 </button>
               </li>
             ))}
@@ -246,6 +236,22 @@ function Together({ order, onChoose }: { order: Order; onChoose: (id: string) =>
         </div>
       ))}
     </details>
+  )
+}
+
+/** Instead of an order in which nothing has a place. */
+function NothingRanked({ order, chosen, onChoose }: Pick<Props, 'order' | 'chosen' | 'onChoose'>) {
+  return (
+    <div>
+      <ClientWarnings statements={order.statements} who="" />
+      {order.shortage ? (
+        <Shortage shortage={order.shortage} />
+      ) : (
+        <p className="py-3">Nothing here is left for this target.</p>
+      )}
+      <Hardly entries={order.hardly} chosen={chosen} onChoose={onChoose} />
+      <Excluded order={order} />
+    </div>
   )
 }
 

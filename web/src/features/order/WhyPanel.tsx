@@ -77,8 +77,8 @@ export function WhyPanel({
 
       <h3 className="mt-3 border-b border-ink text-base">Why</h3>
       <ul className="mt-1 space-y-1 text-sm leading-snug">
-        {entry.why.map((word) => (
-          <li key={word}>{word}</li>
+        {entry.why.map(({ words }) => (
+          <li key={words}>{words}</li>
         ))}
       </ul>
 
@@ -103,8 +103,8 @@ export function WhyPanel({
         <>
           <h3 className="mt-3 border-b border-ink text-base">What would move it up</h3>
           <ul className="mt-1 space-y-1 text-sm leading-snug">
-            {entry.raise.map((word) => (
-              <li key={word}>{word}</li>
+            {entry.raise.map(({ words }) => (
+              <li key={words}>{words}</li>
             ))}
           </ul>
         </>
@@ -136,7 +136,7 @@ export function WhyPanel({
                 <th scope="row" className="py-0.5 text-left font-normal">
                   {contribution.label}
                   {contribution.reason && (
-                    <span className="block text-xs text-ink-2">{contribution.reason}</span>
+                    <span className="block text-xs text-ink-2">{contribution.reason.words}</span>
                   )}
                 </th>
                 <td className="w-16">

@@ -128,9 +128,9 @@ function About({ week, item, catalogue }: { week: Week; item: WeekItem; catalogu
       )}
       {exercise && <SetupTable parameters={exercise.parameters} setup={item.setup} />}
       <ul>
-        {item.remarks.map((remark) => (
-          <li key={remark} className="text-ink-2">
-            {remark}
+        {item.remarks.map(({ words }) => (
+          <li key={words} className="text-ink-2">
+            {words}
           </li>
         ))}
         {item.cues.slice(0, 3).map((cue) => (

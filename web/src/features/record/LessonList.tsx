@@ -73,7 +73,7 @@ function OneLesson({ lesson: lesson, clientId }: { lesson: Lesson; clientId: str
         <span className="font-sans text-sm font-normal text-accent">{lesson.label}</span>
       </h3>
       <p className="text-sm">
-        {lesson.figures} <span className="text-ink-2">As of {day(lesson.on)}.</span>
+        {lesson.found.words} <span className="text-ink-2">As of {day(lesson.on)}.</span>
       </p>
       {lesson.answer ? (
         <p className="flex flex-wrap items-baseline gap-2 text-sm">

@@ -41,7 +41,7 @@ export function SeriesPanel({ clientId, seriesId }: { clientId: string; seriesId
               : `${loaded.next.repetitionsLow}–${loaded.next.repetitionsHigh}`}{' '}
             repetitions
           </b>{' '}
-          <span className="text-accent">{loaded.next.label}.</span> {loaded.next.words}
+          <span className="text-accent">{loaded.next.label}.</span> {loaded.next.why.words}
         </p>
       )}
       <Maximum s={loaded} unit={unit} />

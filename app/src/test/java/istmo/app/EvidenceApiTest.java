@@ -102,7 +102,9 @@ class EvidenceApiTest {
     assertThat(post("/api/orders", brief(Map.of("preset", "beginner"))).at("/learning").size())
         .isPositive();
     assertThat(
-            post("/api/orders", brief(Map.of("preset", "one-station"))).at("/notes/0").asString())
+            post("/api/orders", brief(Map.of("preset", "one-station")))
+                .at("/notes/0/words")
+                .asString())
         .startsWith("One station");
     Answer wrong = post("/api/orders", brief(Map.of("weights", Map.of("luck", 1, "time", 40))));
     assertThat(wrong.status()).isEqualTo(422);
@@ -248,7 +250,7 @@ class EvidenceApiTest {
     assertThat(three.at("/computed").size()).isEqualTo(3);
     assertThat(three.at("/regions").size()).isEqualTo(23);
     assertThat(three.at("/practical").size()).isEqualTo(3);
-    assertThat(three.at("/sentences/0").asString()).contains("outer hamstring");
+    assertThat(three.at("/differences/0/words").asString()).contains("outer hamstring");
     assertThat(
             post(
                     "/api/comparisons",

@@ -444,7 +444,11 @@ class OrderAndSessionApiTest {
     assertThat(bench.status()).isEqualTo(200);
     assertThat(bench.at("/sides/0/phases").size()).isEqualTo(21);
     assertThat(bench.at("/changes").size()).isEqualTo(23);
-    assertThat(bench.at("/sentences").toString()).contains("Knee bend at the bottom");
+    assertThat(bench.at("/differences").toString())
+        .as("a program reads the facts, a person the words")
+        .contains("Knee bend at the bottom")
+        .contains("ANGLES_DIFFER")
+        .contains("KNEE_BEND");
     Answer impossible =
         post(
             "/api/bench",

@@ -133,7 +133,7 @@ class PictureApiTest {
     assertThat(get(path).at("/changes/0/words").asString()).startsWith("Deeper by ");
     Answer lessons = get("/api/clients/" + client + "/record/lessons");
     assertThat(lessons.at("/0/kind").asString()).isEqualTo("MOVES_OTHERWISE");
-    assertThat(lessons.at("/0/figures").asString()).contains("than on 12 May 2026");
+    assertThat(lessons.at("/0/found/words").asString()).contains("than on 12 May 2026");
     assertThat(lessons.at("/0/proposals").size()).isEqualTo(1);
   }
 

@@ -124,9 +124,9 @@ class RecordApiTest {
   @Test
   void whatItTeachesIsAnsweredAndTheAnswerCanBeTakenBack() {
     JsonNode pain = lesson("PAINFUL");
-    assertThat(pain.path("figures").asString()).contains("4 of the last 4").contains("4 of 10");
+    assertThat(pain.at("/found/words").asString()).contains("4 of the last 4").contains("4 of 10");
     assertThat(lesson("STALL").path("proposals")).hasSize(2);
-    assertThat(lesson("NOT_FELT").path("figures").asString())
+    assertThat(lesson("NOT_FELT").at("/found/words").asString())
         .startsWith("Felt in the calves in the last 3 sessions, never in the");
     Answer agreed =
         post(

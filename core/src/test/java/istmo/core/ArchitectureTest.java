@@ -8,6 +8,7 @@ import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import java.util.Locale;
 
 /** Who may import whom in the core. What is not listed is not allowed. */
 @AnalyzeClasses(packages = "istmo.core", importOptions = ImportOption.DoNotIncludeTests.class)
@@ -42,6 +43,26 @@ class ArchitectureTest {
           .orShould()
           .dependOnClassesThat()
           .haveFullyQualifiedName("java.util.concurrent.ForkJoinPool");
+
+  /**
+   * Computation finds facts; sentences are written in one place. Errors are said where they are
+   * found, by {@code InvalidInput}; the reference calculation writes figures to a file.
+   */
+  @ArchTest
+  static final ArchRule sentencesHaveOnePlace =
+      noClasses()
+          .that()
+          .resideOutsideOfPackage("istmo.core.words")
+          .and()
+          .doNotHaveFullyQualifiedName("istmo.core.quantity.InvalidInput$Fault")
+          .and()
+          .doNotHaveFullyQualifiedName("istmo.core.evidence.ReferenceCalculation")
+          .should()
+          .callMethod(String.class, "format", Locale.class, String.class, Object[].class)
+          .orShould()
+          .callMethod(String.class, "format", String.class, Object[].class)
+          .orShould()
+          .callMethod(String.class, "formatted", Object[].class);
 
   @ArchTest
   static final ArchRule noCycles = slices().matching("istmo.core.(**)").should().beFreeOfCycles();
@@ -113,7 +134,7 @@ class ArchitectureTest {
           .whereLayer("words")
           .mayNotBeAccessedByAnyLayer()
           .whereLayer("picture")
-          .mayNotBeAccessedByAnyLayer()
+          .mayOnlyBeAccessedByLayers("words")
           .whereLayer("picture")
           .mayOnlyAccessLayers(
               "quantity",
@@ -163,16 +184,21 @@ class ArchitectureTest {
               "catalogue")
           .whereLayer("ranking.brief")
           .mayOnlyBeAccessedByLayers(
-              "ranking.criterion", "ranking.setup", "ranking.explanation", "ranking.order", "plan")
+              "ranking.criterion",
+              "ranking.setup",
+              "ranking.explanation",
+              "ranking.order",
+              "plan",
+              "words")
           .whereLayer("ranking.criterion")
           .mayOnlyBeAccessedByLayers(
-              "ranking.setup", "ranking.explanation", "ranking.order", "plan")
+              "ranking.setup", "ranking.explanation", "ranking.order", "plan", "words")
           .whereLayer("ranking.setup")
-          .mayOnlyBeAccessedByLayers("ranking.explanation")
+          .mayOnlyBeAccessedByLayers("ranking.explanation", "words")
           .whereLayer("ranking.explanation")
-          .mayOnlyBeAccessedByLayers("ranking.order")
+          .mayOnlyBeAccessedByLayers("ranking.order", "words")
           .whereLayer("ranking.order")
-          .mayOnlyBeAccessedByLayers("plan")
+          .mayOnlyBeAccessedByLayers("plan", "words")
           .whereLayer("ranking")
           .mayOnlyAccessLayers("quantity")
           .whereLayer("evidence")

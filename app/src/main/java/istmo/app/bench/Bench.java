@@ -23,6 +23,7 @@ import istmo.core.mechanics.LoadRule;
 import istmo.core.movement.Posture;
 import istmo.core.movement.Reach;
 import istmo.core.movement.Setup;
+import istmo.core.quantity.Fact;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.criterion.Admission;
 import istmo.core.ranking.explanation.Comparison;
@@ -101,7 +102,7 @@ public class Bench {
       AnalysisResult result,
       List<Posture> postures,
       Optional<RegionValues> stimulus,
-      List<String> changes,
+      List<Fact> changes,
       Set<String> measured,
       Optional<Cautions.Refusal> refusal,
       Optional<LoadEstimate> load) {

@@ -31,6 +31,7 @@ import istmo.app.gyms.Gym;
 import istmo.app.gyms.Gyms;
 import istmo.app.plans.PlanStore;
 import istmo.app.record.Answers;
+import istmo.app.record.Taken;
 import istmo.app.schools.Schools;
 import istmo.app.sessions.Session;
 import istmo.app.sessions.SessionReader;
@@ -40,7 +41,6 @@ import istmo.core.body.Intake;
 import istmo.core.body.Profile;
 import istmo.core.catalogue.Trainable;
 import istmo.core.quantity.Required;
-import istmo.core.record.Lesson;
 import istmo.core.record.SetRecord;
 import istmo.core.stimulus.School;
 import java.time.Clock;
@@ -331,8 +331,8 @@ public class Archive {
                     new AnswerFile(
                         answer.kind(),
                         answer.subject(),
-                        answer.taken().map(Lesson.Proposal::act).orElse(null),
-                        answer.taken().map(Lesson.Proposal::words).orElse(null),
+                        answer.taken().map(Taken::act).orElse(null),
+                        answer.taken().map(Taken::words).orElse(null),
                         answer.at()))
             .toList(),
         record.sightings().stream().map(SightingFile::of).toList());

@@ -11,6 +11,7 @@ import istmo.app.gyms.Gyms;
 import istmo.app.plans.PlanStore;
 import istmo.app.platform.Names;
 import istmo.app.platform.Needed;
+import istmo.app.record.Taken;
 import istmo.app.schools.Schools;
 import istmo.app.sessions.SessionBrief;
 import istmo.app.sessions.SessionImport;
@@ -69,8 +70,7 @@ final class ArchiveReading {
 
   record ReadMark(String gym, String candidateId, String words, Instant changedAt) {}
 
-  record ReadAnswer(
-      Lesson.Kind kind, String subject, Optional<Lesson.Proposal> taken, Instant at) {}
+  record ReadAnswer(Lesson.Kind kind, String subject, Optional<Taken> taken, Instant at) {}
 
   /**
    * @param at where it stands in the document

@@ -26,6 +26,7 @@ import istmo.app.plans.PlanStore;
 import istmo.app.platform.Names;
 import istmo.app.platform.Needed;
 import istmo.app.record.Answers;
+import istmo.app.record.Taken;
 import istmo.app.sessions.Asked;
 import istmo.app.sessions.PrescriptionDocument;
 import istmo.app.sessions.SessionBrief;
@@ -41,7 +42,6 @@ import istmo.core.movement.Setup;
 import istmo.core.picture.Sighting;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.brief.Aim;
-import istmo.core.record.Lesson;
 import istmo.core.record.Pain;
 import istmo.core.record.SetRecord;
 import istmo.core.training.KnownLift;
@@ -384,9 +384,9 @@ final class ClientReading {
       throw new InvalidInput(
           "words", "and act belong together: both, or neither where the lesson was dismissed");
     }
-    Optional<Lesson.Proposal> taken =
+    Optional<Taken> taken =
         Optional.ofNullable(file.act())
-            .map(act -> new Lesson.Proposal(act, Objects.requireNonNull(file.words())));
+            .map(act -> new Taken(act, Objects.requireNonNull(file.words())));
     Answers.check(file.subject(), taken);
     return new ReadAnswer(file.kind(), file.subject(), taken, file.at());
   }

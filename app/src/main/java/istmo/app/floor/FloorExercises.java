@@ -17,6 +17,7 @@ import istmo.core.ranking.brief.Aim;
 import istmo.core.record.Outing;
 import istmo.core.record.Progression;
 import istmo.core.record.Series;
+import istmo.core.words.Words;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -189,7 +190,7 @@ record FloorExercises(
     Optional<Outing> last = series(candidateId, setup).flatMap(Series::last);
     if (exercise == null) {
       String refusal =
-          item.ended() ? "" : item.refusal().orElseGet(() -> offers.whyNot(candidateId));
+          item.ended() ? "" : item.refusal().orElseGet(() -> Words.of(offers.whyNot(candidateId)));
       Prescription none =
           item.asked()
               .prescription()
@@ -201,7 +202,8 @@ record FloorExercises(
           Optional.empty(),
           refusal,
           none,
-          new Progression.Next(Progression.Rule.BEGIN, Optional.empty(), 1, 1, ""),
+          new Progression.Next(
+              Progression.Rule.BEGIN, Optional.empty(), 1, 1, new Progression.NoRecord()),
           Optional.empty(),
           last,
           List.of(),

@@ -12,6 +12,7 @@ import istmo.app.platform.Transactions;
 import istmo.app.platform.Turns;
 import istmo.app.schools.Schools;
 import istmo.core.body.Body;
+import istmo.core.body.CautionFact;
 import istmo.core.body.Cautions;
 import istmo.core.body.Profile;
 import istmo.core.body.Sex;
@@ -79,7 +80,7 @@ public class OrderBook implements MeterBinder {
 
   private record OffersKey(OrderKey order, List<ByWord> byWord, List<Trainable> takenOut) {}
 
-  private record AnswerKey(OrderKey order, List<String> statements) {}
+  private record AnswerKey(OrderKey order, List<CautionFact> statements) {}
 
   private final Kept<Key, Map<String, Evaluation>> evaluations;
   private final Kept<SchoolKey, Map<String, Evaluation>> bySchool;
@@ -153,7 +154,7 @@ public class OrderBook implements MeterBinder {
       UUID clientId, UUID gymId, Aim aim, School school, Weights weights, boolean stiffToday) {}
 
   /** An order, and what to ask or to know about this client before anything is done. */
-  public record Answer(Order order, List<String> statements) {}
+  public record Answer(Order order, List<CautionFact> statements) {}
 
   /**
    * The order for a request, as it was written down the first time; must not be asked for inside a

@@ -14,7 +14,7 @@ import istmo.core.picture.Outcome;
 import istmo.core.picture.PictureReading;
 import istmo.core.picture.SidePicture;
 import istmo.core.picture.TechniqueReading;
-import istmo.core.quantity.InvalidInput;
+import istmo.core.quantity.NotPossible;
 import istmo.core.watching.WatchedSet;
 import java.time.LocalDate;
 import java.util.List;
@@ -92,14 +92,14 @@ public class Pictures {
   }
 
   /**
-   * Reads the marks and keeps what they tell as this client's technique. Throws {@link
-   * InvalidInput} on field "marks" where they tell nothing.
+   * Reads the marks and keeps what they tell as this client's technique. Throws {@link NotPossible}
+   * on field "marks" where they tell nothing.
    */
   public void keep(Request request, LocalDate on) {
     sightings.checkDay(on);
     Outcome outcome = read(request);
     if (!(outcome instanceof TechniqueReading reading)) {
-      throw new InvalidInput("marks", ((PictureReading.NotSeen) outcome).reason());
+      throw new NotPossible("marks", ((PictureReading.NotSeen) outcome).why());
     }
     sightings.keep(request.subject().clientId(), reading.kept(on));
   }

@@ -1,6 +1,7 @@
 package istmo.app.platform;
 
 import istmo.core.training.LoadEstimate;
+import istmo.core.words.Words;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -11,7 +12,10 @@ public record LoadView(double lowKg, double highKg, String repetitions, String b
     return load.map(
             estimate ->
                 new LoadView(
-                    estimate.lowKg(), estimate.highKg(), estimate.repetitions(), estimate.basis()))
+                    estimate.lowKg(),
+                    estimate.highKg(),
+                    estimate.repetitions(),
+                    Words.of(estimate.basis())))
         .orElse(null);
   }
 }

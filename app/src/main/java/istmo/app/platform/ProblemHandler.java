@@ -1,6 +1,8 @@
 package istmo.app.platform;
 
 import istmo.core.quantity.InvalidInput;
+import istmo.core.quantity.NotPossible;
+import istmo.core.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -38,6 +40,14 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
   @ExceptionHandler
   ProblemDetail invalid(InvalidInput e) {
     return problem(HttpStatus.UNPROCESSABLE_CONTENT, "Check the marked fields.", e.faults());
+  }
+
+  @ExceptionHandler
+  ProblemDetail notPossible(NotPossible e) {
+    return problem(
+        HttpStatus.UNPROCESSABLE_CONTENT,
+        "Check the marked fields.",
+        List.of(new InvalidInput.Fault(e.field(), Words.of(e.why()))));
   }
 
   @ExceptionHandler

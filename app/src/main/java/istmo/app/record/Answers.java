@@ -45,7 +45,7 @@ public class Answers {
    * @param taken the proposal that was accepted; empty where the lesson was dismissed
    */
   public record Answer(
-      UUID id, Lesson.Kind kind, String subject, Optional<Lesson.Proposal> taken, Instant at) {}
+      UUID id, Lesson.Kind kind, String subject, Optional<Taken> taken, Instant at) {}
 
   /** Answers that still hold, newest first. */
   @Transactional(readOnly = true)
@@ -66,7 +66,7 @@ public class Answers {
   }
 
   /** Throws what is too long, or says nothing. */
-  public static void check(String subject, Optional<Lesson.Proposal> taken) {
+  public static void check(String subject, Optional<Taken> taken) {
     if (subject.length() > LONGEST
         || taken
             .filter(proposal -> proposal.words().isBlank() || proposal.words().length() > LONGEST)
@@ -77,19 +77,14 @@ public class Answers {
 
   /** Keeps an answer to a lesson. */
   @Transactional
-  public Answer answer(
-      UUID clientId, Lesson.Kind kind, String subject, Optional<Lesson.Proposal> taken) {
+  public Answer answer(UUID clientId, Lesson.Kind kind, String subject, Optional<Taken> taken) {
     return answer(clientId, kind, subject, taken, clock.instant());
   }
 
   /** The same, given at another moment. */
   @Transactional
   public Answer answer(
-      UUID clientId,
-      Lesson.Kind kind,
-      String subject,
-      Optional<Lesson.Proposal> taken,
-      Instant at) {
+      UUID clientId, Lesson.Kind kind, String subject, Optional<Taken> taken, Instant at) {
     clients.check(clientId);
     check(subject, taken);
     LessonAnswerEntity entity =

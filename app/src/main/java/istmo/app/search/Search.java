@@ -10,6 +10,7 @@ import istmo.core.search.Findable;
 import istmo.core.search.Finder;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Service;
 
 /** One search over what everybody can find and what the signed-in coach has. */
@@ -48,6 +49,6 @@ public class Search {
   }
 
   private static Findable plain(Findable.Kind kind, String id, String name) {
-    return new Findable(kind, id, name, List.of(), "");
+    return new Findable(kind, id, name, List.of(), Optional.empty());
   }
 }

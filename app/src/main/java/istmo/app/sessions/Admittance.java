@@ -12,6 +12,8 @@ import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.criterion.Admission;
 import istmo.core.stimulus.School;
 import istmo.core.training.LoadEstimate;
+import istmo.core.words.MovementWords;
+import istmo.core.words.Words;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -62,7 +64,9 @@ class Admittance {
           trainable.name(),
           Map.of(),
           Optional.empty(),
-          Admission.refusal(place.client().cautions(), byWord).map(Cautions.Refusal::reason),
+          Admission.refusal(place.client().cautions(), byWord)
+              .map(Cautions.Refusal::why)
+              .map(Words::of),
           Optional.empty());
     }
     Bench.Side side =
@@ -79,8 +83,8 @@ class Admittance {
     return new Standing(
         trainable.name(),
         side.setup().values(),
-        Bench.obstacle(side).map(analyse -> analyse.reason()),
-        side.refusal().map(Cautions.Refusal::reason),
+        Bench.obstacle(side).map(cannot -> MovementWords.reason(cannot.why())),
+        side.refusal().map(Cautions.Refusal::why).map(Words::of),
         side.load());
   }
 

@@ -1,10 +1,10 @@
 package istmo.core.body;
 
 import istmo.core.anatomy.Segments;
+import istmo.core.quantity.Fact;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.Set;
 
@@ -15,7 +15,10 @@ import java.util.Set;
  *     and the intake's words
  * @param notes readings that could not be used as they are, in words
  */
-public record BodyEstimate(Body body, Set<MeasurementKind> measured, List<String> notes) {
+public record BodyEstimate(Body body, Set<MeasurementKind> measured, List<BeyondModel> notes) {
+  /** An ankle that a reading makes less or more than the model takes, deg: what is used instead. */
+  public record BeyondModel(double readDeg, double usedDeg) implements Fact {}
+
   /**
    * Front of the kneecap in front of the knee's centre when the knee is bent against a wall, m (own
    * estimate).
@@ -59,7 +62,7 @@ public record BodyEstimate(Body body, Set<MeasurementKind> measured, List<String
     double foot =
         take(readings.value(MeasurementKind.FOOT), MeasurementKind.FOOT, measured, base.footM());
     Body body = base.withLengths(thigh, shank, trunk).withFoot(foot);
-    List<String> notes = new ArrayList<>();
+    List<BeyondModel> notes = new ArrayList<>();
     double ankle = base.dorsiflexionLimitRad();
     OptionalDouble wall = readings.lesser(MeasurementKind.KNEE_TO_WALL);
     if (wall.isPresent()) {
@@ -67,14 +70,7 @@ public record BodyEstimate(Body body, Set<MeasurementKind> measured, List<String
       double angleDeg = Math.toDegrees(dorsiflexion(wall.getAsDouble(), shank, foot));
       double used = Body.DORSIFLEXION_DEG.nearest(angleDeg);
       if (used != angleDeg) {
-        notes.add(
-            String.format(
-                Locale.ROOT,
-                "The knee-to-wall reading would say %.0f° at the ankle; %.0f° is used, the %s that"
-                    + " the model takes. Measure again.",
-                angleDeg,
-                used,
-                used > angleDeg ? "least" : "most"));
+        notes.add(new BeyondModel(angleDeg, used));
       }
       ankle = Math.toRadians(used);
     }

@@ -2,11 +2,11 @@ package istmo.core.body;
 
 import istmo.core.body.Soreness.Approach;
 import istmo.core.quantity.InvalidInput;
+import istmo.core.quantity.Required;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -98,22 +98,14 @@ public record Cautions(List<Soreness> sores, List<Entry> entries, List<Restricti
    */
   public Optional<Refusal> tooFar(double kneeDeg, double hipDeg) {
     Bends allowed = bends();
-    return tooFar("knee", kneeDeg, allowed.kneeDeg())
-        .or(() -> tooFar("hip", hipDeg, allowed.hipDeg()));
+    return tooFar(PainFlag.KNEE, kneeDeg, allowed.kneeDeg())
+        .or(() -> tooFar(PainFlag.HIP, hipDeg, allowed.hipDeg()));
   }
 
-  private static Optional<Refusal> tooFar(String joint, double deg, double allowedDeg) {
+  private static Optional<Refusal> tooFar(PainFlag joint, double deg, double allowedDeg) {
     return deg <= allowedDeg
         ? Optional.empty()
-        : Optional.of(
-            new Refusal(
-                false,
-                String.format(
-                    Locale.ROOT,
-                    "It is said to bend the %s to %.0f°; %.0f° is the most that is allowed now.",
-                    joint,
-                    deg,
-                    allowedDeg)));
+        : Optional.of(new Refusal(false, new CautionFact.BendsTooFar(joint, deg, allowedDeg)));
   }
 
   /**
@@ -123,14 +115,13 @@ public record Cautions(List<Soreness> sores, List<Entry> entries, List<Restricti
   public Optional<Refusal> refusal(Demand demand) {
     for (Restriction restriction : restrictions) {
       if (restriction.noLoadedBack() && demand.backShare() > Demand.UNLOADED_BACK) {
-        return Optional.of(
-            new Refusal(false, "Restriction by " + restriction.by() + ": " + restriction.text()));
+        return Optional.of(new Refusal(false, new CautionFact.Forbidden(restriction)));
       }
     }
     for (Soreness sore : sores) {
-      Optional<String> reason = sore.refuses(demand);
-      if (reason.isPresent()) {
-        return Optional.of(new Refusal(true, capital(sore.joint().label()) + ": " + reason.get()));
+      Optional<CautionFact> why = sore.refuses(demand);
+      if (why.isPresent()) {
+        return Optional.of(new Refusal(true, why.get()));
       }
     }
     for (Entry entry : entries) {
@@ -139,18 +130,19 @@ public record Cautions(List<Soreness> sores, List<Entry> entries, List<Restricti
           && (caution.nothing()
               || (caution.noProne() && demand.onBelly())
               || demand.backShare() > caution.backShare())) {
-        return Optional.of(new Refusal(false, capital(caution.label()) + ": " + caution.reason()));
+        return Optional.of(new Refusal(false, new CautionFact.RuledOut(caution, caution.reason())));
       }
       if (entry.limits() && demand.waits().containsKey(caution)) {
         return Optional.of(
-            new Refusal(false, capital(caution.label()) + ": " + demand.waits().get(caution)));
+            new Refusal(
+                false, new CautionFact.RuledOut(caution, Required.entry(demand.waits(), caution))));
       }
     }
     return Optional.empty();
   }
 
   /** Why an exercise is left out. */
-  public record Refusal(boolean byPain, String reason) {}
+  public record Refusal(boolean byPain, CautionFact why) {}
 
   /**
    * Share of a usual load to begin with: half where a sore joint asks for less load first, or after
@@ -167,39 +159,21 @@ public record Cautions(List<Soreness> sores, List<Entry> entries, List<Restricti
    * What to ask or to know before anything is done: open clearances first, then restrictions, then
    * advice.
    */
-  public List<String> statements() {
-    List<String> list = new ArrayList<>();
+  public List<CautionFact> statements() {
+    List<CautionFact> list = new ArrayList<>();
     for (Entry entry : entries) {
       if (entry.caution().asksClearance() && entry.limits()) {
-        list.add(
-            (capital(entry.caution().label())
-                    + ": ask the clinician in charge first. "
-                    + entry.caution().reason())
-                .trim());
+        list.add(new CautionFact.AskClinician(entry.caution()));
       }
     }
-    for (Restriction restriction : restrictions) {
-      list.add(
-          "Restriction by "
-              + restriction.by()
-              + ", "
-              + restriction.on()
-              + ": "
-              + restriction.text());
-    }
-    sores.forEach(
-        soreness ->
-            soreness
-                .statement()
-                .ifPresent(text -> list.add(capital(soreness.joint().label()) + ": " + text)));
+    restrictions.forEach(restriction -> list.add(new CautionFact.Restricted(restriction)));
+    sores.stream()
+        .filter(soreness -> soreness.approach() != Approach.LEAVE_OUT)
+        .forEach(soreness -> list.add(new CautionFact.GoneAbout(soreness)));
     entries.stream()
-        .map(entry -> entry.caution().advice())
-        .filter(first -> !first.isEmpty())
-        .forEach(list::add);
+        .map(Entry::caution)
+        .filter(caution -> !caution.advice().isEmpty())
+        .forEach(caution -> list.add(new CautionFact.Advised(caution)));
     return list;
-  }
-
-  private static String capital(String text) {
-    return Character.toUpperCase(text.charAt(0)) + text.substring(1);
   }
 }

@@ -3,7 +3,6 @@ package istmo.core.body;
 import istmo.core.anatomy.Segments;
 import istmo.core.quantity.Allowed;
 import istmo.core.quantity.InvalidInput;
-import java.util.Locale;
 
 /**
  * What can be measured on a client, how, and which values are believable. Values in SI (m, kg) or
@@ -180,16 +179,14 @@ public enum MeasurementKind {
     allowed.check("value", value);
     double expected = share * statureM;
     if (share > 0 && Math.abs(value - expected) > BELIEVED * spreadM(statureM)) {
-      throw new InvalidInput(
+      throw InvalidInput.saying(
           "value",
-          String.format(
-              Locale.ROOT,
-              "a %s of %.0f cm is not believable for a stature of %.0f cm: %.0f to %.0f cm is",
-              label,
-              100 * value,
-              100 * statureM,
-              100 * (expected - BELIEVED * spreadM(statureM)),
-              100 * (expected + BELIEVED * spreadM(statureM))));
+          "a %s of %.0f cm is not believable for a stature of %.0f cm: %.0f to %.0f cm is",
+          label,
+          100 * value,
+          100 * statureM,
+          100 * (expected - BELIEVED * spreadM(statureM)),
+          100 * (expected + BELIEVED * spreadM(statureM)));
     }
     return value;
   }

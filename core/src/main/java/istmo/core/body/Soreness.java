@@ -64,36 +64,24 @@ public record Soreness(PainFlag joint, Set<SoreMovement> movements, Approach app
   }
 
   /** Why an exercise is left out, if it is. */
-  Optional<String> refuses(Demand demand) {
+  Optional<CautionFact> refuses(Demand demand) {
     if (approach != Approach.LEAVE_OUT) {
       return Optional.empty();
     }
     if (movements.isEmpty()) {
-      return Optional.ofNullable(demand.troubles().get(joint));
+      return Optional.ofNullable(demand.troubles().get(joint))
+          .map(how -> new CautionFact.TroublesJoint(joint, how));
     }
     return movements.stream()
         .filter(movement -> movement.asked(demand) > 0)
         .findFirst()
-        .map(movement -> movement.sentence(demand));
+        .map(movement -> new CautionFact.AsksSoreMovement(movement, movement.asked(demand)));
   }
 
-  /** What to know while it is sore; empty where it only leaves out. */
-  Optional<String> statement() {
-    return switch (approach) {
-      case LEAVE_OUT -> Optional.empty();
-      case LESS_LOAD ->
-          Optional.of(
-              "less load first: about half of the usual at the full range, up again while it stays"
-                  + " comfortable. Pain decides.");
-      case LESS_RANGE ->
-          Optional.of(
-              String.format(
-                  java.util.Locale.ROOT,
-                  "less range first: the bend is kept to %.0f°, more while it stays comfortable."
-                      + " Pain decides.",
-                  joint == PainFlag.KNEE
-                      ? LESS_KNEE_DEG
-                      : joint == PainFlag.HIP ? LESS_HIP_DEG : LESS_ANKLE_DEG));
-    };
+  /** The bend to which "less range first" keeps the joint, deg. */
+  public double keptToDeg() {
+    return joint == PainFlag.KNEE
+        ? LESS_KNEE_DEG
+        : joint == PainFlag.HIP ? LESS_HIP_DEG : LESS_ANKLE_DEG;
   }
 }

@@ -7,6 +7,7 @@ import istmo.core.body.PainFlag;
 import istmo.core.equipment.Equipment;
 import istmo.core.movement.SetupParameter;
 import istmo.core.quantity.Allowed;
+import istmo.core.quantity.Fact;
 import istmo.core.quantity.InvalidInput;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -15,7 +16,6 @@ import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -292,10 +292,11 @@ public record ByWord(
         lean);
   }
 
-  /** Why it is told apart from what is computed, for a coach. */
-  public String told() {
-    return why.isEmpty()
-        ? "Your own exercise: Istmo counts it by your word and does not compute it."
-        : String.format(Locale.ROOT, "By word, not computed. %s", why);
+  /** It is not computed: a coach's own, or one of the catalogue and why. */
+  public record NotComputed(boolean own, String why) implements Fact {}
+
+  /** Why it is told apart from what is computed. */
+  public NotComputed told() {
+    return new NotComputed(why.isEmpty(), why);
   }
 }

@@ -6,10 +6,10 @@ import istmo.core.equipment.GymEquipment;
 import istmo.core.movement.Reach;
 import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
-import istmo.core.quantity.DayWords;
+import istmo.core.quantity.Fact;
 import istmo.core.quantity.InvalidInput;
+import java.time.LocalDate;
 import java.util.LinkedHashMap;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -52,15 +52,13 @@ public record Candidate(
   private static double forReference(SetupParameter parameter, double value, double size) {
     double reference = value / size;
     if (!parameter.allowed().contains(reference)) {
-      throw new InvalidInput(
+      throw InvalidInput.saying(
           "setup." + parameter.id(),
-          String.format(
-              Locale.ROOT,
-              "would be %.2f %s on an average body, in proportion; allowed is %.2f to %.2f",
-              reference,
-              parameter.unit(),
-              parameter.allowed().min(),
-              parameter.allowed().max()));
+          "would be %.2f %s on an average body, in proportion; allowed is %.2f to %.2f",
+          reference,
+          parameter.unit(),
+          parameter.allowed().min(),
+          parameter.allowed().max());
     }
     return reference;
   }
@@ -176,30 +174,25 @@ public record Candidate(
         Reach reached = reach.get();
         reach =
             asSeen(parameter, usual, seen.get())
-                .map(words -> reached.with(reached.setup(), words))
+                .map(otherwise -> reached.with(reached.setup(), otherwise))
                 .or(() -> Optional.of(reached));
       }
     }
     return reach;
   }
 
-  /** What was seen, in words; empty where it is no different in the units that are read. */
-  private static Optional<String> asSeen(
+  /** A parameter stands as it was seen on a day, instead of where it usually does. */
+  public record SeenOtherwise(SetupParameter parameter, double seen, double usual, LocalDate on)
+      implements Fact {}
+
+  /** What was seen; empty where it is no different in the units that are read. */
+  private static Optional<SeenOtherwise> asSeen(
       SetupParameter parameter, Setup usual, Technique.Seen seen) {
-    String now = parameter.words(usual.get(parameter));
-    String before =
-        parameter.words(parameter.allowed().nearest(usual.get(parameter) - seen.shift()));
-    return now.equals(before)
+    double now = usual.get(parameter);
+    double before = parameter.allowed().nearest(now - seen.shift());
+    return parameter.shown(now) == parameter.shown(before)
         ? Optional.empty()
-        : Optional.of(
-            parameter.label()
-                + " "
-                + now
-                + " instead of "
-                + before
-                + ". Seen on "
-                + DayWords.of(seen.on())
-                + ".");
+        : Optional.of(new SeenOtherwise(parameter, now, before, seen.on()));
   }
 
   /** The set-up as this client was seen to do the exercise. A coach's own variant stays as made. */

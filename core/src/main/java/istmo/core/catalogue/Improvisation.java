@@ -9,7 +9,6 @@ import istmo.core.resource.TextTable;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.ToDoubleFunction;
@@ -103,9 +102,7 @@ public record Improvisation(
   private static String cm(MatchResult m, Body body) {
     double offset = m.group(2) == null ? 0 : Integer.parseInt(m.group(2));
     double cm = 100 * Required.entry(MEASURES, m.group(1)).applyAsDouble(body) + offset;
-    return cm < 10
-        ? String.format(Locale.ROOT, "%.1f", cm)
-        : String.format(Locale.ROOT, "%.0f", cm);
+    return cm < 10 ? String.valueOf(Math.round(10 * cm) / 10.0) : String.valueOf(Math.round(cm));
   }
 
   private static double hip(Body body) {

@@ -7,12 +7,12 @@ import istmo.core.movement.Reach;
 import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
 import istmo.core.quantity.Allowed;
+import istmo.core.quantity.Fact;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.quantity.Required;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -64,10 +64,7 @@ public enum TapelessStart {
       double stance = Required.entry(answers, "footLengths") * body.footM();
       double toeOut = 6 * Required.entry(answers, "minutes");
       return checked(
-          exercise,
-          Map.of("stance", stance, "toeOut", toeOut),
-          String.format(
-              Locale.ROOT, "Ankles %.0f cm apart, toes %.0f° out.", 100 * stance, toeOut));
+          exercise, Map.of("stance", stance, "toeOut", toeOut), new StanceFound(stance, toeOut));
     }
   },
   HEELS_STAY_DOWN(
@@ -102,15 +99,10 @@ public enum TapelessStart {
       if (reach.isEmpty()) {
         throw new InvalidInput("way", "no height of the feet lets this client reach a depth here");
       }
-      double cm = 100 * reach.get().setup().get(height);
       return checked(
           exercise,
           Map.of("footHeight", reach.get().setup().get(height)),
-          String.format(
-              Locale.ROOT,
-              "Ankles %.0f cm %s the line of the hips along the plate.",
-              Math.abs(cm),
-              cm < 0 ? "below" : "above"));
+          new FeetOnPlate(reach.get().setup().get(height)));
     }
   },
   SIT_AND_REACH(
@@ -137,8 +129,7 @@ public enum TapelessStart {
         Map<String, Double> answers) {
       double bench = Required.entry(answers, "benchHeight") / 100;
       double heel = strideM(body, bench);
-      String sentence =
-          String.format(Locale.ROOT, "Front heel about %.0f cm in front of the bench.", 100 * heel);
+      FrontHeel found = new FrontHeel(heel);
       double stride = heel + Segments.ANKLE_FROM_HEEL * body.footM();
       return candidate
           .map(
@@ -146,8 +137,8 @@ public enum TapelessStart {
                   checked(
                       Catalogue.standard().exerciseOf(start),
                       Map.of("stride", stride, "rearHeight", bench),
-                      sentence))
-          .orElse(new Found(Map.of(), sentence));
+                      found))
+          .orElse(new Found(Map.of(), found));
     }
   };
 
@@ -171,8 +162,21 @@ public enum TapelessStart {
    *
    * @param setup values for the set-up, in the parameters' units; empty where no exercise takes
    *     them
+   * @param place where the feet stand; {@code words.BodyWords} says it
    */
-  public record Found(Map<String, Double> setup, String sentence) {}
+  public record Found(Map<String, Double> setup, FeetFound place) {}
+
+  /** Where the feet stand after a start without a tape. */
+  public sealed interface FeetFound extends Fact {}
+
+  /** Ankles so far apart, m, and toes turned out, deg. */
+  public record StanceFound(double stanceM, double toeOutDeg) implements FeetFound {}
+
+  /** Ankles above the line of the hips along the plate, m; below it where negative. */
+  public record FeetOnPlate(double heightM) implements FeetFound {}
+
+  /** The front heel so far in front of the bench, m. */
+  public record FrontHeel(double aheadM) implements FeetFound {}
 
   private final String label;
   private final List<String> steps;
@@ -233,14 +237,12 @@ public enum TapelessStart {
       Double v = answers.get(question.id());
       if (v == null || !question.allowed().contains(v)) {
         faults.add(
-            new InvalidInput.Fault(
+            InvalidInput.Fault.saying(
                 "answers." + question.id(),
-                String.format(
-                    Locale.ROOT,
-                    "needs %.4g to %.4g %s",
-                    question.allowed().min(),
-                    question.allowed().max(),
-                    question.unit())));
+                "needs %.4g to %.4g %s",
+                question.allowed().min(),
+                question.allowed().max(),
+                question.unit()));
       } else {
         complete.put(question.id(), v);
       }
@@ -278,11 +280,11 @@ public enum TapelessStart {
     return parameter(exercise, id).isPresent();
   }
 
-  private static Found checked(Exercise exercise, Map<String, Double> values, String sentence) {
+  private static Found checked(Exercise exercise, Map<String, Double> values, FeetFound place) {
     Map<String, Double> setup = new LinkedHashMap<>();
     values.forEach(
         (id, v) ->
             setup.put(id, parameter(exercise, id).orElseThrow().allowed().check("setup." + id, v)));
-    return new Found(setup, sentence);
+    return new Found(setup, place);
   }
 }

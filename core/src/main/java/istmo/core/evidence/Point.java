@@ -5,8 +5,9 @@ import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
-import java.util.Locale;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
@@ -128,41 +129,25 @@ public record Point(String key, Exercise exercise, Setup setup, Optional<SetupPa
     return key.split(" ", 2)[0];
   }
 
-  /** In words, for a coach: the candidate's name and what differs. */
-  public String words() {
+  /** A parameter that is otherwise than in the candidate's usual set-up, in its own unit. */
+  public record Otherwise(SetupParameter parameter, double value) {}
+
+  /** What differs from the candidate's usual set-up, in the order of its key. */
+  public List<Otherwise> otherwise() {
     String[] part = key.split(" ", 2);
-    String name = Catalogue.standard().candidate(part[0]).name();
     if (part.length == 1) {
-      return name;
+      return List.of();
     }
-    StringBuilder text = new StringBuilder(name);
-    for (String pair : part[1].split(",")) {
-      String[] kv = pair.split("=");
-      SetupParameter parameter =
-          exercise.family().parameters().stream()
-              .filter(setupParameter -> setupParameter.id().equals(kv[0].trim()))
-              .findFirst()
-              .orElseThrow();
-      double v = Double.parseDouble(kv[1].trim());
-      String value =
-          !parameter.choices().isEmpty()
-              ? parameter.choices().get((int) v)
-              : parameter.unit().equals("m")
-                  ? String.format(Locale.ROOT, "%.0f cm", 100 * v)
-                  : parameter.unit().equals("deg")
-                      ? String.format(Locale.ROOT, "%.0f°", v)
-                      : String.format(
-                              Locale.ROOT,
-                              "%s %s",
-                              v == Math.rint(v) ? String.valueOf((int) v) : String.valueOf(v),
-                              parameter.unit())
-                          .trim();
-      text.append(", ")
-          .append(Character.toLowerCase(parameter.label().charAt(0)))
-          .append(parameter.label().substring(1))
-          .append(' ')
-          .append(value);
-    }
-    return text.toString();
+    return Arrays.stream(part[1].split(","))
+        .map(pair -> pair.split("="))
+        .map(pair -> new Otherwise(parameter(pair[0].trim()), Double.parseDouble(pair[1].trim())))
+        .toList();
+  }
+
+  private SetupParameter parameter(String id) {
+    return exercise.family().parameters().stream()
+        .filter(parameter -> parameter.id().equals(id))
+        .findFirst()
+        .orElseThrow();
   }
 }

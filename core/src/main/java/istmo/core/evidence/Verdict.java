@@ -1,11 +1,11 @@
 package istmo.core.evidence;
 
 import istmo.core.evidence.Finding.Direction;
+import istmo.core.quantity.Fact;
 import istmo.core.quantity.Required;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -18,7 +18,6 @@ import java.util.Optional;
  * @param supporting findings that found what the claim expects
  * @param opposing findings that found something else
  * @param bearing findings that bear on it without saying more or less
- * @param why in words, with the figures
  */
 public record Verdict(
     Claim claim,
@@ -27,8 +26,8 @@ public record Verdict(
     Optional<Posterior.Estimate> both,
     List<Finding> supporting,
     List<Finding> opposing,
-    List<Finding> bearing,
-    String why) {
+    List<Finding> bearing)
+    implements Fact {
   /** The verdict itself. */
   public enum Word {
     SUPPORTED("supported"),
@@ -102,8 +101,7 @@ public record Verdict(
         both,
         List.copyOf(supporting),
         List.copyOf(opposing),
-        List.copyOf(bearing),
-        why(mechanics, both, supporting, opposing, bearing, word));
+        List.copyOf(bearing));
   }
 
   /**
@@ -154,45 +152,5 @@ public record Verdict(
           : Word.LEANING;
     }
     return most.alike() ? Word.NO_DIFFERENCE : Word.CONTRADICTED;
-  }
-
-  private static String why(
-      Optional<Posterior.Estimate> mechanics,
-      Optional<Posterior.Estimate> both,
-      List<Finding> supporting,
-      List<Finding> opposing,
-      List<Finding> bearing,
-      Word word) {
-    List<String> parts = new ArrayList<>();
-    mechanics.ifPresent(estimate -> parts.add("Mechanics: " + change(estimate) + "."));
-    if (supporting.isEmpty() && opposing.isEmpty()) {
-      parts.add(
-          bearing.isEmpty()
-              ? "No study of it in the data file."
-              : "Studies bear on it without comparing just this.");
-    } else {
-      parts.add(
-          String.format(
-              Locale.ROOT, "Studies: %d for, %d against.", supporting.size(), opposing.size()));
-    }
-    both.ifPresent(estimate -> parts.add("Together: " + change(estimate) + "."));
-    if (mechanics.isEmpty() && word != Word.UNTESTED) {
-      parts.add("Not computed; findings alone.");
-    }
-    return String.join(" ", parts);
-  }
-
-  /** "+18 % (-5 to +46 %)": change with its 80 % interval. */
-  public static String change(Posterior.Estimate estimate) {
-    return String.format(
-        Locale.ROOT,
-        "%+.0f %% (%+.0f to %+.0f %%)",
-        percent(estimate.mean()),
-        percent(estimate.low()),
-        percent(estimate.high()));
-  }
-
-  private static double percent(double log) {
-    return 100 * (Math.exp(log) - 1);
   }
 }

@@ -7,6 +7,7 @@ import istmo.core.equipment.GymEquipment;
 import istmo.core.measuring.Pull.Direction;
 import istmo.core.movement.Load;
 import istmo.core.movement.ResistanceCurve;
+import istmo.core.quantity.Fact;
 import istmo.core.quantity.InvalidInput;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -38,7 +39,19 @@ public record ResistanceFit(
     String unit,
     double repeatError,
     double genericError,
-    List<String> notes) {
+    List<Note> notes) {
+  /** What is to be known of a fit; {@code words.BodyWords} says it. */
+  public sealed interface Note extends Fact {}
+
+  /** Lever angles between which it was measured, deg; beyond them the last value is kept. */
+  public record MeasuredBetween(double fromDeg, double toDeg) implements Note {}
+
+  /** No place has readings both ways; of a lever, or of a sled or track. */
+  public record FrictionUnknown(boolean lever) implements Note {}
+
+  /** The angle of rail or track is still generic. */
+  public record AngleGeneric() implements Note {}
+
   /** One pull beside the fit and the generic type; friction taken out by its direction. */
   public record Point(double at, double measured, double fitted, double generic) {}
 
@@ -87,15 +100,13 @@ public record ResistanceFit(
     }
     double span = places.isEmpty() ? 0 : places.get(places.size() - 1).at() - places.get(0).at();
     if (places.size() < LEAST_PLACES || span < LEAST_SPAN_DEG) {
-      throw new InvalidInput(
+      throw InvalidInput.saying(
           "pulls",
-          String.format(
-              Locale.ROOT,
-              "need at least %d lever angles over at least %.0f°; there are %d over %.0f°",
-              LEAST_PLACES,
-              LEAST_SPAN_DEG,
-              places.size(),
-              span));
+          "need at least %d lever angles over at least %.0f°; there are %d over %.0f°",
+          LEAST_PLACES,
+          LEAST_SPAN_DEG,
+          places.size(),
+          span);
     }
     double friction = friction(places);
     double[] x = places.stream().mapToDouble(Group::at).toArray();
@@ -117,21 +128,16 @@ public record ResistanceFit(
           "friction",
           Equipment.detail(itemId, "friction").allowed().check("pulls.friction", friction));
     }
-    List<String> notes = new ArrayList<>();
+    List<Note> notes = new ArrayList<>();
     for (double knot : ResistanceCurve.knotsDeg()) {
       double factor = ResistanceCurve.FACTOR.check("pulls.curve", curve.value(knot) / mean);
       values.put("curve" + (int) knot, factor);
     }
     if (x[0] > 10 || x[x.length - 1] < 90) {
-      notes.add(
-          String.format(
-              Locale.ROOT,
-              "Measured from %.0f° to %.0f°; beyond that the last value is kept.",
-              x[0],
-              x[x.length - 1]));
+      notes.add(new MeasuredBetween(x[0], x[x.length - 1]));
     }
     if (!hasBothWays(places)) {
-      notes.add("Friction is not known: pull up and let down slowly at one angle at least.");
+      notes.add(new FrictionUnknown(true));
     }
     List<Point> points =
         pulls.stream()
@@ -169,16 +175,16 @@ public record ResistanceFit(
             .orElseThrow();
     Map<String, Double> values = new LinkedHashMap<>();
     values.put(mass, Equipment.detail(itemId, mass).allowed().check("pulls.mass", moving));
-    List<String> notes = new ArrayList<>();
+    List<Note> notes = new ArrayList<>();
     if (hasBothWays(byLoad)) {
       values.put(
           "friction",
           Equipment.detail(itemId, "friction").allowed().check("pulls.friction", friction));
     } else {
-      notes.add("Friction is not known: pull up and let down slowly at one place at least.");
+      notes.add(new FrictionUnknown(false));
     }
     if (equipment.measured(itemId, angleOf(itemId)).isEmpty()) {
-      notes.add("The angle is still generic; the mass hangs on it.");
+      notes.add(new AngleGeneric());
     }
     double generic = Equipment.detail(itemId, mass).usual();
     List<Point> points =
@@ -209,7 +215,7 @@ public record ResistanceFit(
   }
 
   private static ResistanceFit finish(
-      Map<String, Double> values, List<Point> points, String unit, List<String> notes) {
+      Map<String, Double> values, List<Point> points, String unit, List<Note> notes) {
     double fit =
         Math.sqrt(
             points.stream()

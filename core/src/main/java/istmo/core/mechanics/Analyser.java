@@ -9,7 +9,6 @@ import istmo.core.movement.Setup;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -73,14 +72,12 @@ public final class Analyser {
       if (!(limit > 0)) {
         int weakest = weakest(limits);
         return new CannotAnalyse(
-            weakest / (POINTS - 1.0),
-            "Body weight alone is more than this posture can hold.",
-            String.format(Locale.ROOT, "about %.0f kg of help", -limit));
+            weakest / (POINTS - 1.0), new AnalysisFact.BodyWeightTooMuch(-limit));
       }
       List<Limiter> limiters = fresh.limiters(family, setup, limits, limit);
       double working = working(family, setup, rule, tempo, limit);
       List<AnalysisPoint> points = new ArrayList<>(POINTS);
-      List<String> notes = new ArrayList<>();
+      List<AnalysisFact> notes = new ArrayList<>();
       double tuck = 0;
       double lean = 0;
       sharing.reset();
@@ -98,62 +95,34 @@ public final class Analyser {
               .findFirst();
       if (unheld.isPresent() && working < limit) {
         return new CannotAnalyse(
-            unheld.get().posture().phase(),
-            String.format(Locale.ROOT, "%.0f kg is too light to be held in balance here.", working),
-            "more load, or less help");
+            unheld.get().posture().phase(), new AnalysisFact.TooLightForBalance(working));
       }
-      List<String> cautions = new ArrayList<>();
+      List<AnalysisFact> cautions = new ArrayList<>();
       if (lean > family.mostLeanRad(setup) + Math.toRadians(1)) {
-        cautions.add(leans(lean, family.mostLeanRad(setup)));
+        cautions.add(new AnalysisFact.LeansTooFar(lean, family.mostLeanRad(setup)));
       }
       if (tuck > Reach.mostTuckRad(family)) {
-        cautions.add(tucks(tuck, Reach.mostTuckRad(family)));
+        cautions.add(new AnalysisFact.TucksTooFar(tuck, Reach.mostTuckRad(family)));
       } else if (tuck > Math.toRadians(1)) {
-        notes.add(
-            String.format(
-                Locale.ROOT, "The pelvis tucks by %.0f° at the bottom.", Math.toDegrees(tuck)));
+        notes.add(new AnalysisFact.Tucks(tuck));
       }
       SimulatedSet set = set(family, setup, working, tempo, null);
       aboutLoad(notes, working, limit, set);
       return new Analysis(
           limit, working, weakest(limits) / (POINTS - 1.0), limiters, set, points, cautions, notes);
     } catch (NoPosture e) {
-      return new CannotAnalyse(e.phase, e.impossible.reason(), e.impossible.missing());
+      return new CannotAnalyse(e.phase, e.impossible.obstacle());
     }
   }
 
   private static void aboutLoad(
-      List<String> notes, double working, double limit, SimulatedSet set) {
+      List<AnalysisFact> notes, double working, double limit, SimulatedSet set) {
     if (working > limit * 1.001) {
-      notes.add(
-          String.format(
-              Locale.ROOT, "%.0f kg is above the fresh limit of %.0f kg.", working, limit));
+      notes.add(new AnalysisFact.AboveLimit(working, limit));
     }
     if (working == 0) {
-      notes.add(
-          String.format(
-              Locale.ROOT,
-              "Body weight alone ends it after %.0f repetitions.",
-              Math.floor(set.repetitions())));
+      notes.add(new AnalysisFact.BodyWeightEndsIt((int) Math.floor(set.repetitions())));
     }
-  }
-
-  private static String leans(double rad, double mostRad) {
-    return String.format(
-        Locale.ROOT,
-        "The trunk leans by %.0f° at the bottom; beyond about %.0f° the load does not stay where it"
-            + " is held. Stop higher, or raise the heels.",
-        Math.toDegrees(rad),
-        Math.toDegrees(mostRad));
-  }
-
-  private static String tucks(double rad, double letPassRad) {
-    return String.format(
-        Locale.ROOT,
-        "The pelvis tucks by %.0f° at the bottom; up to %.0f° is usually let pass here. Stop"
-            + " higher, or set up so that the hip bends less.",
-        Math.toDegrees(rad),
-        Math.toDegrees(letPassRad));
   }
 
   /**

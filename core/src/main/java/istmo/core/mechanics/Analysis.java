@@ -23,8 +23,8 @@ public record Analysis(
     List<Limiter> limiters,
     SimulatedSet set,
     List<AnalysisPoint> points,
-    List<String> cautions,
-    List<String> notes)
+    List<AnalysisFact> cautions,
+    List<AnalysisFact> notes)
     implements AnalysisResult {
   public Analysis {
     limiters = List.copyOf(limiters);

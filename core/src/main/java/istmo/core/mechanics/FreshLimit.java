@@ -3,6 +3,7 @@ package istmo.core.mechanics;
 import istmo.core.anatomy.Coordinate;
 import istmo.core.body.Body;
 import istmo.core.movement.Family;
+import istmo.core.movement.Hindrance;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Setup;
 import java.util.Arrays;
@@ -184,12 +185,7 @@ final class FreshLimit {
   private double limitAt(Family family, Setup setup, double phase, double loadKg) {
     equilibrium.set(NoPosture.orPosture(body, family, setup, phase, loadKg));
     if (!strength.solve()) {
-      throw new NoPosture(
-          phase,
-          new Impossible(
-              Impossible.Limit.GEOMETRY,
-              "No load in a sensible range can be held here.",
-              "another set-up"));
+      throw new NoPosture(phase, new Impossible(Hindrance.NO_LOAD_HELD));
     }
     return strength.limitKg();
   }

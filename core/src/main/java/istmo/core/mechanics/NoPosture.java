@@ -17,7 +17,7 @@ final class NoPosture extends RuntimeException {
   final transient Impossible impossible;
 
   NoPosture(double phase, Impossible impossible) {
-    super(impossible.reason(), null, false, false);
+    super(null, null, false, false);
     this.phase = phase;
     this.impossible = impossible;
   }

@@ -2,9 +2,9 @@ package istmo.core.mechanics;
 
 import istmo.core.anatomy.Coordinate;
 import istmo.core.movement.Posture;
+import istmo.core.quantity.Fact;
 import istmo.core.quantity.Vec3;
 import java.util.Collection;
-import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -14,7 +14,7 @@ import java.util.Optional;
  * @param hooksM centre of the bar on its hooks above the floor, m
  * @param safetiesM upper edge of safeties or stops above the floor, m
  */
-public record RackHeights(double hooksM, double safetiesM) {
+public record RackHeights(double hooksM, double safetiesM) implements Fact {
   /** So far under the standing lifter's bar, m: it comes off without rising on the toes. */
   private static final double UNDER_STANDING_M = 0.05;
 
@@ -60,14 +60,5 @@ public record RackHeights(double hooksM, double safetiesM) {
         .map(prop -> prop.points().get(0))
         .map(Vec3::y)
         .findFirst();
-  }
-
-  /** "Hooks at about 138 cm, safeties at about 66 cm above the floor." */
-  public String words() {
-    return String.format(
-        Locale.ROOT,
-        "Hooks at about %.0f cm, safeties at about %.0f cm above the floor.",
-        100 * hooksM,
-        100 * safetiesM);
   }
 }

@@ -50,15 +50,16 @@ public final class Parameters {
           "thigh from the vertical at the bottom; 90 is parallel");
   public static final SetupParameter PRESSURE =
       SetupParameter.of(
-          "pressure",
-          "Pressure under the foot",
-          "m",
-          -0.06,
-          0.08,
-          0,
-          0.01,
-          TECHNIQUE,
-          "centre of pressure in front of mid-foot");
+              "pressure",
+              "Pressure under the foot",
+              "m",
+              -0.06,
+              0.08,
+              0,
+              0.01,
+              TECHNIQUE,
+              "centre of pressure in front of mid-foot")
+          .notSearched();
 
   /**
    * The same on a track, where the cue "push back into the bar" is another word for it: moments
@@ -75,15 +76,16 @@ public final class Parameters {
    */
   public static final SetupParameter FOOT_SHEAR =
       SetupParameter.of(
-          "footShear",
-          "Sideways grip of the foot",
-          "",
-          0,
-          0.6,
-          0.35,
-          0.05,
-          TECHNIQUE,
-          "most sideways force as a share of the force under the foot");
+              "footShear",
+              "Sideways grip of the foot",
+              "",
+              0,
+              0.6,
+              0.35,
+              0.05,
+              TECHNIQUE,
+              "most sideways force as a share of the force under the foot")
+          .notSearched();
 
   /**
    * How far the trunk leans sideways over a foot that stands alone. At nothing the pelvis stands
@@ -110,16 +112,17 @@ public final class Parameters {
    */
   public static final SetupParameter SPREAD =
       SetupParameter.of(
-          "spread",
-          "Spread the floor",
-          "",
-          -1,
-          1,
-          0,
-          0.25,
-          TECHNIQUE,
-          "share of the sideways grip that each foot uses on purpose: 1 pushes outwards with all of"
-              + " it, -1 inwards, 0 leaves it to the body");
+              "spread",
+              "Spread the floor",
+              "",
+              -1,
+              1,
+              0,
+              0.25,
+              TECHNIQUE,
+              "share of the sideways grip that each foot uses on purpose: 1 pushes outwards with"
+                  + " all of it, -1 inwards, 0 leaves it to the body")
+          .notSearched();
 
   /**
    * Bound, not a value: on a sled the force along the foot plate is not settled by statics, only by
@@ -129,15 +132,16 @@ public final class Parameters {
    */
   public static final SetupParameter PLATE_GRIP =
       SetupParameter.of(
-          "plateGrip",
-          "Grip along the plate",
-          "",
-          0,
-          0.5,
-          0.25,
-          0.05,
-          TECHNIQUE,
-          "most force along the plate by itself, as a share of the main force");
+              "plateGrip",
+              "Grip along the plate",
+              "",
+              0,
+              0.5,
+              0.25,
+              0.05,
+              TECHNIQUE,
+              "most force along the plate by itself, as a share of the main force")
+          .notSearched();
 
   public static final SetupParameter SLED_MASS =
       SetupParameter.of(
@@ -192,14 +196,26 @@ public final class Parameters {
           "bare",
           "straps");
 
+  /** Choices of {@link #LEGS}. */
+  private enum Legs {
+    BOTH,
+    ONE
+  }
+
+  /** Choices of {@link #STRAPS}. */
+  public enum Hands {
+    BARE,
+    STRAPS
+  }
+
   /** Share of a hanging load in one of two hands, or nothing with straps. */
   public static double inOneOfTwoHands(Setup setup) {
-    return setup.get(STRAPS) == 1 ? 0 : 0.5;
+    return setup.choice(STRAPS, Hands.class) == Hands.STRAPS ? 0 : 0.5;
   }
 
   /** How many legs take the load. */
   public static int legs(Setup setup) {
-    return setup.get(LEGS) == 1 ? 1 : 2;
+    return setup.choice(LEGS, Legs.class) == Legs.ONE ? 1 : 2;
   }
 
   private Parameters() {}

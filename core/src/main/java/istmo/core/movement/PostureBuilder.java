@@ -7,7 +7,6 @@ import istmo.core.quantity.Vec3;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 
 /**
@@ -281,29 +280,11 @@ public final class PostureBuilder {
     double kneeFlexion = thighUp.angleTo(shankUp);
     double dorsiflexion = Math.atan2(shankUp.dot(toeDirection), shankUp.dot(soleNormal));
     if (kneeFlexion > body.kneeFlexionLimitRad() + 1e-9) {
-      return new Impossible(
-          Impossible.Limit.KNEE,
-          String.format(
-              Locale.ROOT, "The knee would have to close to %.0f°.", Math.toDegrees(kneeFlexion)),
-          String.format(
-              Locale.ROOT,
-              "%.0f° of knee flexion beyond this client's %.0f°",
-              Math.toDegrees(kneeFlexion - body.kneeFlexionLimitRad()),
-              Math.toDegrees(body.kneeFlexionLimitRad())));
+      return new Impossible(new Obstacle.KneeBendsLess(kneeFlexion, body.kneeFlexionLimitRad()));
     }
     if (carried.contains(Coordinate.ANKLE_DORSIFLEXION)
         && dorsiflexion > body.dorsiflexionLimitRad() + 1e-9) {
-      return new Impossible(
-          Impossible.Limit.ANKLE,
-          String.format(
-              Locale.ROOT,
-              "The heels would lift: the ankle would have to bend to %.0f°.",
-              Math.toDegrees(dorsiflexion)),
-          String.format(
-              Locale.ROOT,
-              "%.0f° of ankle beyond this client's %.0f°",
-              Math.toDegrees(dorsiflexion - body.dorsiflexionLimitRad()),
-              Math.toDegrees(body.dorsiflexionLimitRad())));
+      return new Impossible(new Obstacle.AnkleBendsLess(dorsiflexion, body.dorsiflexionLimitRad()));
     }
 
     double onCalf = Math.toDegrees(kneeFlexion) - THIGH_ON_CALF_DEG;

@@ -2,10 +2,10 @@ package istmo.core.movement;
 
 import istmo.core.anatomy.Coordinate;
 import istmo.core.body.Body;
+import istmo.core.quantity.Fact;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 
@@ -13,12 +13,16 @@ import java.util.Set;
  * A set-up as far as this body can take it.
  *
  * @param setup the wished set-up, or the nearest that this body takes
- * @param changes what was changed and why, in words; empty when the wished set-up is reached
+ * @param changes what was changed and why; empty when the wished set-up is reached
  */
-public record Reach(Setup setup, List<String> changes) {
-  /** The same in another set-up, with one more change in words. */
-  public Reach with(Setup other, String change) {
-    List<String> all = new ArrayList<>(changes);
+public record Reach(Setup setup, List<Fact> changes) {
+  /** A parameter is not where it was wished, for what stands in the way. */
+  public record Moved(SetupParameter parameter, double wished, double reached, Obstacle why)
+      implements Fact {}
+
+  /** The same in another set-up, with one more change. */
+  public Reach with(Setup other, Fact change) {
+    List<Fact> all = new ArrayList<>(changes);
     all.add(change);
     return new Reach(other, all);
   }
@@ -55,8 +59,8 @@ public record Reach(Setup setup, List<String> changes) {
   private static final double SHOWN_KG = 60;
 
   private static final int POINTS = 21;
-  private static final Set<Impossible.Limit> YIELDS_TO =
-      EnumSet.of(Impossible.Limit.ANKLE, Impossible.Limit.PLATE, Impossible.Limit.LEAN);
+  private static final Set<Obstacle.Limit> YIELDS_TO =
+      EnumSet.of(Obstacle.Limit.ANKLE, Obstacle.Limit.PLATE, Obstacle.Limit.LEAN);
   private static final double YIELD_STEP = 0.25;
 
   public Reach {
@@ -99,13 +103,13 @@ public record Reach(Setup setup, List<String> changes) {
     return possible;
   }
 
-  private static List<String> told(
+  private static List<Fact> told(
       Family family,
       Optional<SetupParameter> yields,
       Setup wished,
       Setup reached,
       Optional<Impossible> why) {
-    List<String> changes = new ArrayList<>();
+    List<Fact> changes = new ArrayList<>();
     yields
         .filter(parameter -> reached.get(parameter) != wished.get(parameter))
         .ifPresent(parameter -> changes.add(told(parameter, wished, reached, why)));
@@ -161,15 +165,10 @@ public record Reach(Setup setup, List<String> changes) {
     return family.atDepth(setup, Math.max(Math.floor(low), depth.allowed().min()));
   }
 
-  private static String told(
+  private static Moved told(
       SetupParameter parameter, Setup wished, Setup reached, Optional<Impossible> why) {
-    return parameter.label()
-        + " "
-        + parameter.words(reached.get(parameter))
-        + " instead of "
-        + parameter.words(wished.get(parameter))
-        + ". "
-        + why.orElseThrow().reason();
+    return new Moved(
+        parameter, wished.get(parameter), reached.get(parameter), why.orElseThrow().obstacle());
   }
 
   /**
@@ -179,13 +178,13 @@ public record Reach(Setup setup, List<String> changes) {
   public static Optional<Impossible> obstacle(Body body, Family family, Setup setup) {
     double heavyKg = family.heldAtChest(setup) ? HEAVY_AT_CHEST_KG : HEAVY_KG;
     Optional<Impossible> heavy = obstacle(body, family, setup, heavyKg);
-    boolean tooHeavy = heavy.isPresent() && heavy.get().limit() == Impossible.Limit.BALANCE;
+    boolean tooHeavy = heavy.isPresent() && heavy.get().limit() == Obstacle.Limit.BALANCE;
     boolean lighterTells = heavy.isEmpty() && family.legs(setup) == 1;
     if (!family.balances() || (!tooHeavy && !lighterTells)) {
       return heavy;
     }
     Optional<Impossible> light = obstacle(body, family, setup, LIGHT_KG);
-    return heavy.isEmpty() && light.isPresent() && light.get().limit() == Impossible.Limit.BALANCE
+    return heavy.isEmpty() && light.isPresent() && light.get().limit() == Obstacle.Limit.BALANCE
         ? heavy
         : light;
   }
@@ -200,40 +199,18 @@ public record Reach(Setup setup, List<String> changes) {
       }
       Posture posture = (Posture) result;
       if (posture.angle(Coordinate.HIP_ABDUCTION) > body.hipOpeningLimitRad() + 1e-9) {
-        double open = Math.toDegrees(posture.angle(Coordinate.HIP_ABDUCTION));
-        double most = Math.toDegrees(body.hipOpeningLimitRad());
         return Optional.of(
             new Impossible(
-                Impossible.Limit.HIP_OPENING,
-                String.format(
-                    Locale.ROOT,
-                    "The hip would open to %.0f°; this client's opens to %.0f°.",
-                    open,
-                    most),
-                String.format(
-                    Locale.ROOT, "%.0f° of hip opening, or a narrower stance", open - most)));
+                new Obstacle.HipOpensLess(
+                    posture.angle(Coordinate.HIP_ABDUCTION), body.hipOpeningLimitRad())));
       }
       if (posture.trunkLeanRad() > family.mostLeanRad(setup)) {
-        return Optional.of(
-            new Impossible(
-                Impossible.Limit.LEAN,
-                String.format(
-                    Locale.ROOT,
-                    "Deeper, the trunk would lean by more than %.0f°, and the load would not stay"
-                        + " where it is held.",
-                    Math.toDegrees(family.mostLeanRad(setup))),
-                "a heel wedge, more knee travel, or less depth"));
+        return Optional.of(new Impossible(new Obstacle.LeansTooFar(family.mostLeanRad(setup))));
       }
       if (posture.angle(Coordinate.LUMBAR_FLEXION) > mostTuck) {
-        double tuck = Math.toDegrees(posture.angle(Coordinate.LUMBAR_FLEXION));
         return Optional.of(
             new Impossible(
-                Impossible.Limit.PELVIS,
-                String.format(
-                    Locale.ROOT,
-                    "Deeper, the pelvis would tuck by more than %.0f°.",
-                    Math.toDegrees(mostTuck)),
-                String.format(Locale.ROOT, "%.0f° of hip flexion", tuck)));
+                new Obstacle.PelvisTucks(mostTuck, posture.angle(Coordinate.LUMBAR_FLEXION))));
       }
     }
     return Optional.empty();

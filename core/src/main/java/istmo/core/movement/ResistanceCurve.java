@@ -64,7 +64,7 @@ public final class ResistanceCurve {
       list.add(
           new SetupParameter(
               "curve" + (int) at,
-              String.format(java.util.Locale.ROOT, "Resistance at %.0f° of knee bend", at),
+              "Resistance at " + (int) at + "° of knee bend",
               "",
               FACTOR,
               1,

@@ -65,6 +65,11 @@ public final class Setup {
     return v;
   }
 
+  /** The value of a parameter whose choices are those of an enumeration, in its order. */
+  public <E extends Enum<E>> E choice(SetupParameter parameter, Class<E> of) {
+    return of.getEnumConstants()[(int) get(parameter)];
+  }
+
   /** An angle parameter in rad. */
   public double rad(SetupParameter parameter) {
     return Math.toRadians(get(parameter));

@@ -2,7 +2,6 @@ package istmo.core.movement;
 
 import istmo.core.quantity.Allowed;
 import java.util.List;
-import java.util.Locale;
 
 /**
  * One thing that can be moved in a set-up.
@@ -14,6 +13,9 @@ import java.util.Locale;
  * @param kind who decides it: the lifter's set-up, the lifter's technique, or the machine
  * @param choices names of the values 0, 1, 2 ... when it is a choice, otherwise empty
  * @param note what it means and from where it is measured
+ * @param searched whether a search for a better set-up moves it; not where it bounds what the model
+ *     may use, says how weight is shared and pushed, or is gear: those have defaults that a search
+ *     would only exploit
  */
 public record SetupParameter(
     String id,
@@ -24,12 +26,27 @@ public record SetupParameter(
     double step,
     Kind kind,
     List<String> choices,
-    String note) {
+    String note,
+    boolean searched) {
   /** Who decides a parameter. */
   public enum Kind {
     SETUP,
     TECHNIQUE,
     MACHINE
+  }
+
+  /** A parameter that a search moves. */
+  public SetupParameter(
+      String id,
+      String label,
+      String unit,
+      Allowed allowed,
+      double usual,
+      double step,
+      Kind kind,
+      List<String> choices,
+      String note) {
+    this(id, label, unit, allowed, usual, step, kind, choices, note, true);
   }
 
   public SetupParameter {
@@ -68,31 +85,29 @@ public record SetupParameter(
   /** The same parameter with more said about it. */
   public SetupParameter noted(String more) {
     return new SetupParameter(
-        id, label, unit, allowed, usual, step, kind, choices, note + "; " + more);
+        id, label, unit, allowed, usual, step, kind, choices, note + "; " + more, searched);
+  }
+
+  /** The same parameter, which no search moves. */
+  public SetupParameter notSearched() {
+    return new SetupParameter(id, label, unit, allowed, usual, step, kind, choices, note, false);
   }
 
   /** The same parameter with another usual value. */
   public SetupParameter usually(double value) {
-    return new SetupParameter(id, label, unit, allowed, value, step, kind, choices, note);
+    return new SetupParameter(id, label, unit, allowed, value, step, kind, choices, note, searched);
   }
 
   /**
-   * A value in a coach's words: centimetres to the half, whole degrees, the name of a choice, a
-   * share in per cent.
+   * A value as it is read, in its own unit: to half a centimetre, a degree, a tenth of a kilogram,
+   * a hundredth.
    */
-  public String words(double value) {
-    if (!choices.isEmpty()) {
-      return choices.get((int) Math.round(value));
-    }
+  public double shown(double value) {
     return switch (unit) {
-      case "m" -> trimmed(Math.round(200 * value) / 2.0) + " cm";
-      case "deg" -> String.format(Locale.ROOT, "%.0f°", value);
-      case "kg" -> trimmed(Math.round(10 * value) / 10.0) + " kg";
-      default -> String.format(Locale.ROOT, "%.0f %%", 100 * value);
+      case "m" -> Math.round(200 * value) / 200.0;
+      case "deg" -> Math.rint(value);
+      case "kg" -> Math.round(10 * value) / 10.0;
+      default -> Math.round(100 * value) / 100.0;
     };
-  }
-
-  private static String trimmed(double v) {
-    return v == Math.rint(v) ? String.valueOf((long) v) : String.valueOf(v);
   }
 }

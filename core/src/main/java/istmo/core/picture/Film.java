@@ -2,6 +2,7 @@ package istmo.core.picture;
 
 import istmo.core.picture.PictureReading.Seen;
 import istmo.core.quantity.Allowed;
+import istmo.core.quantity.Fact;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.quantity.Required;
 import istmo.core.quantity.Vec3;
@@ -22,15 +23,15 @@ import java.util.stream.Collectors;
  * @param moments the posture over time
  * @param repetitions what was found in them
  * @param watched the repetitions beside what was asked
- * @param findings what else was otherwise than in the first repetitions, in words
- * @param lost marks that were lost in many frames, in words
+ * @param findings what else was otherwise than in the first repetitions
+ * @param lost marks that were lost in many frames
  */
 public record Film(
     List<Moment> moments,
     List<FilmedRepetition> repetitions,
     WatchedSet watched,
     List<Finding> findings,
-    List<String> lost) {
+    List<Lost> lost) {
   public static final Allowed FRAMES = new Allowed(5, 5000, "frames");
 
   /** The lean changes by so much before it is told, rad (own estimate: twice the marks' error). */
@@ -85,7 +86,10 @@ public record Film(
   }
 
   /** What differs, and in which repetitions, from 1. */
-  public record Finding(Kind kind, List<Integer> repetitions, String words) {}
+  public record Finding(Kind kind, List<Integer> repetitions) implements Fact {}
+
+  /** A mark that was lost in many of the frames. */
+  public record Lost(Landmark landmark, long missing, int of) implements Fact {}
 
   public Film {
     moments = List.copyOf(moments);
@@ -145,8 +149,8 @@ public record Film(
         lost(marked, frames));
   }
 
-  private static List<String> lost(SidePicture marked, List<Frame> frames) {
-    List<String> lost = new ArrayList<>();
+  private static List<Lost> lost(SidePicture marked, List<Frame> frames) {
+    List<Lost> lost = new ArrayList<>();
     for (Landmark landmark : Landmark.values()) {
       long missing =
           frames.stream()
@@ -155,14 +159,7 @@ public record Film(
               .count();
       boolean followed = missing < frames.size() && marked.times(landmark) > 0;
       if (followed && missing > LOST_SHARE * frames.size()) {
-        lost.add(
-            "The "
-                + landmark.label()
-                + " was lost in "
-                + missing
-                + " of "
-                + frames.size()
-                + " frames. Mark it on another frame, or put a spot of tape on it.");
+        lost.add(new Lost(landmark, missing, frames.size()));
       }
     }
     return lost;
@@ -252,17 +249,15 @@ public record Film(
       }
     }
     List<Finding> findings = new ArrayList<>();
-    add(findings, Kind.LEANS_MORE, leaning, "Leans further at the low end than in the first");
-    add(findings, Kind.HIPS_FIRST, hipsFirst, "The hips rise before the shoulders");
-    add(findings, Kind.HEELS_LIFT, lifted, "The heel leaves the floor");
+    add(findings, Kind.LEANS_MORE, leaning);
+    add(findings, Kind.HIPS_FIRST, hipsFirst);
+    add(findings, Kind.HEELS_LIFT, lifted);
     return findings;
   }
 
-  private static void add(
-      List<Finding> findings, Kind kind, List<Integer> repetitions, String words) {
+  private static void add(List<Finding> findings, Kind kind, List<Integer> repetitions) {
     if (!repetitions.isEmpty()) {
-      findings.add(
-          new Finding(kind, repetitions, words + ", in " + WatchedSet.numbers(repetitions) + "."));
+      findings.add(new Finding(kind, repetitions));
     }
   }
 }

@@ -1,13 +1,14 @@
 package istmo.core.picture;
 
 import istmo.core.body.Body;
+import istmo.core.body.Measurement.Side;
 import istmo.core.body.MeasurementKind;
 import istmo.core.movement.Posture;
+import istmo.core.quantity.Fact;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.quantity.Required;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 
 /**
@@ -237,37 +238,37 @@ public record FrontPicture(int widthPx, int heightPx, List<Mark> marks) {
     return at[2 * MARKED.size() + known.ordinal()];
   }
 
+  /** What a picture from the front tells; {@code words.PictureWords} says it. */
+  public sealed interface Finding extends Fact {}
+
+  /** The knees stay over the toes. */
+  public record KneesOverToes() implements Finding {}
+
+  /** A knee goes inside its toes by so much, m; outside where negative. */
+  public record KneeInside(Side side, Figure by) implements Finding {}
+
+  /** The pelvis is lower at the left by so much, rad; at the right where negative. */
+  public record PelvisLower(Figure by) implements Finding {}
+
   /** What is worth a word: what differs from nothing by more than twice its error. */
-  static List<String> sentences(Told told) {
-    List<String> sentences = new ArrayList<>();
-    knee(sentences, "left", told.kneeInLeft());
-    knee(sentences, "right", told.kneeInRight());
-    if (sentences.isEmpty()) {
-      sentences.add("The knees stay over the toes, as far as this picture can tell.");
+  static List<Finding> findings(Told told) {
+    List<Finding> findings = new ArrayList<>();
+    if (tells(told.kneeInLeft())) {
+      findings.add(new KneeInside(Side.LEFT, told.kneeInLeft()));
     }
-    Figure pelvis = told.pelvis();
-    if (Math.abs(pelvis.value()) > TOLD * pelvis.error()) {
-      sentences.add(
-          String.format(
-              Locale.ROOT,
-              "The pelvis is lower at the %s by %.0f° (± %.0f°).",
-              pelvis.value() > 0 ? "left" : "right",
-              Math.toDegrees(Math.abs(pelvis.value())),
-              Math.toDegrees(pelvis.error())));
+    if (tells(told.kneeInRight())) {
+      findings.add(new KneeInside(Side.RIGHT, told.kneeInRight()));
     }
-    return sentences;
+    if (findings.isEmpty()) {
+      findings.add(new KneesOverToes());
+    }
+    if (tells(told.pelvis())) {
+      findings.add(new PelvisLower(told.pelvis()));
+    }
+    return findings;
   }
 
-  private static void knee(List<String> sentences, String side, Figure in) {
-    if (Math.abs(in.value()) > TOLD * in.error()) {
-      sentences.add(
-          String.format(
-              Locale.ROOT,
-              "The %s knee goes %.0f cm (± %.0f cm) %s its toes.",
-              side,
-              100 * Math.abs(in.value()),
-              100 * in.error(),
-              in.value() > 0 ? "inside" : "outside"));
-    }
+  private static boolean tells(Figure figure) {
+    return Math.abs(figure.value()) > TOLD * figure.error();
   }
 }

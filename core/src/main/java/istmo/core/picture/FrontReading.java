@@ -9,9 +9,9 @@ import java.util.List;
  * A picture of one client from the front at the bottom of a repetition, beside what Istmo assumed.
  *
  * @param figures angles in deg and lengths in m
- * @param sentences what is worth a word
+ * @param findings what is worth a word
  */
-public record FrontReading(List<Compared> figures, List<String> sentences) {
+public record FrontReading(List<Compared> figures, List<FrontPicture.Finding> findings) {
   /** A shank stands whose height is a greater share of its length. */
   private static final double STANDS = 0.5;
 
@@ -44,7 +44,7 @@ public record FrontReading(List<Compared> figures, List<String> sentences) {
             new Compared(
                 "kneeInRight", "Right knee inside its toes", "m", told.kneeInRight(), kneeIn),
             Compared.degrees("pelvis", "Pelvis lower at the left", told.pelvis(), 0)),
-        FrontPicture.sentences(told));
+        FrontPicture.findings(told));
   }
 
   /** Whether the shanks stand, so that their height can be a scale. */

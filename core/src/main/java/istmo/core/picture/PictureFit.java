@@ -87,10 +87,7 @@ public final class PictureFit {
         continue;
       }
     }
-    return best == null
-        ? new NotSeen(
-            "No posture fits these marks.", "Look at each mark again, or take another picture.")
-        : told(best);
+    return best == null ? new NotSeen(new PictureReading.NothingFits()) : told(best);
   }
 
   private Optimum solved(double yaw) {
@@ -213,31 +210,16 @@ public final class PictureFit {
     }
     double yaw = PictureModel.at(p, Unknown.YAW);
     if (Math.abs(yaw) > MOST_YAW) {
-      return new NotSeen(
-          "The camera stood "
-              + Math.round(Math.toDegrees(Math.abs(yaw)))
-              + "° "
-              + (yaw > 0 ? "in front of" : "behind")
-              + " the client's side.",
-          "Stand square to the side, further "
-              + (yaw > 0 ? "back" : "forward")
-              + ", with the lens at hip height.");
+      return new NotSeen(new PictureReading.NotSquare(yaw));
     }
     if (Math.abs(PictureModel.at(p, Unknown.PITCH)) > MOST_PITCH) {
-      return new NotSeen(
-          "The camera looked too much up or down.", "Hold the lens at hip height and level.");
+      return new NotSeen(new PictureReading.NotLevel());
     }
     RealMatrix covariance = best.getCovariances(1e-14);
     Seen seen = seen(p, covariance);
     double unsure =
         Math.max(seen.trunk().error(), Math.max(seen.shank().error(), seen.thigh().error()));
-    return unsure > MOST_ERROR
-        ? new NotSeen(
-            "These marks leave the angles open by more than "
-                + Math.round(Math.toDegrees(MOST_ERROR))
-                + "°.",
-            "Mark something upright and the other ankle too, or take a larger picture.")
-        : seen;
+    return unsure > MOST_ERROR ? new NotSeen(new PictureReading.TooOpen(MOST_ERROR)) : seen;
   }
 
   private static boolean fits(Optimum found) {
@@ -265,25 +247,19 @@ public final class PictureFit {
         }
       }
     }
-    return new NotSeen(
-        "The marks do not fit one body: look at the "
-            + worst.label()
-            + " first ("
-            + worst.where()
-            + ").",
-        "Move the mark, or measure this client's thigh and shank by tape.");
+    return new NotSeen(new PictureReading.OneMarkAstray(worst));
   }
 
   private Seen seen(double[] p, RealMatrix covariance) {
     int[] leans = {
       Unknown.SHANK_LEAN.ordinal(), Unknown.THIGH_LEAN.ordinal(), Unknown.TRUNK_LEAN.ordinal()
     };
-    List<String> remarks = new ArrayList<>();
+    List<PictureReading.Surer> remarks = new ArrayList<>();
     if (!both(Landmark.UPRIGHT_FOOT, Landmark.UPRIGHT_TOP)) {
-      remarks.add("Mark a rack post or a door frame too: it says how the camera was tilted.");
+      remarks.add(PictureReading.Surer.MARK_UPRIGHT);
     }
     if (scene.alike() && !marks.containsKey(Landmark.OTHER_ANKLE)) {
-      remarks.add("Mark the other ankle too: it says how far from square the camera stood.");
+      remarks.add(PictureReading.Surer.MARK_OTHER_ANKLE);
     }
     return new Seen(
         figure(p, covariance, q -> PictureModel.at(q, Unknown.SHANK_LEAN)),

@@ -1,5 +1,6 @@
 package istmo.core.picture;
 
+import istmo.core.quantity.Fact;
 import istmo.core.quantity.Vec3;
 import java.util.List;
 import java.util.Map;
@@ -38,7 +39,7 @@ public sealed interface PictureReading {
       List<Mark> expected,
       Camera through,
       Map<Landmark, Vec3> places,
-      List<String> remarks)
+      List<Surer> remarks)
       implements PictureReading {
     public Seen {
       fitted = List.copyOf(fitted);
@@ -48,11 +49,30 @@ public sealed interface PictureReading {
     }
   }
 
-  /**
-   * The marks do not tell a posture.
-   *
-   * @param reason why not
-   * @param remedy what to do
-   */
-  record NotSeen(String reason, String remedy) implements PictureReading, Outcome {}
+  /** What would make a reading surer. */
+  enum Surer implements Fact {
+    MARK_UPRIGHT,
+    MARK_OTHER_ANKLE
+  }
+
+  /** The marks do not tell a posture; {@code words.PictureWords} says why and what to do. */
+  record NotSeen(Why why) implements PictureReading, Outcome {}
+
+  /** Why marks do not tell a posture. */
+  sealed interface Why extends Fact {}
+
+  /** No posture fits the marks. */
+  record NothingFits() implements Why {}
+
+  /** The camera stood so far in front of square, rad; behind it where negative. */
+  record NotSquare(double yawRad) implements Why {}
+
+  /** The camera looked too much up or down. */
+  record NotLevel() implements Why {}
+
+  /** The marks leave the angles open by more than so much, rad. */
+  record TooOpen(double mostErrorRad) implements Why {}
+
+  /** The marks do not fit one body; this one fits it least. */
+  record OneMarkAstray(Landmark worst) implements Why {}
 }

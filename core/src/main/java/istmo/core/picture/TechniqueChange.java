@@ -2,7 +2,6 @@ package istmo.core.picture;
 
 import istmo.core.catalogue.Catalogue;
 import istmo.core.picture.Sighting.Posed;
-import istmo.core.quantity.DayWords;
 import istmo.core.record.Lesson;
 import istmo.core.record.Lessons;
 import java.time.LocalDate;
@@ -10,7 +9,6 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -19,25 +17,21 @@ import java.util.stream.Collectors;
  * One figure of an exercise that is otherwise on the newest day than on the first one, by more than
  * both pictures' errors.
  *
- * @param words in a sentence
+ * @param change the figure, by how much, and since when
  */
-public record TechniqueChange(String exerciseId, String words) {
+public record TechniqueChange(String exerciseId, Lesson.Change change) {
   /** A change counts from so many standard deviations of the difference on. */
   private static final double TOLD = 2;
 
-  /** One figure, and what more and less of it are called. */
-  private record Watched(Function<Posed, Figure> of, String more, String less, boolean angle) {}
+  /** A figure as it is read from a picture, and what it counts: 1 where more of it is more. */
+  private record Watched(Lesson.Figure figure, Function<Posed, Figure> of, int sign) {}
 
   private static final List<Watched> WATCHED =
       List.of(
-          new Watched(Posed::hipAboveKnee, "Less deep by %s", "Deeper by %s", false),
-          new Watched(
-              Posed::kneePastToe,
-              "The knee goes %s further forward",
-              "The knee stays %s further back",
-              false),
-          new Watched(Posed::trunk, "The trunk leans %s more", "The trunk leans %s less", true),
-          new Watched(Posed::shank, "The shin leans %s more", "The shin leans %s less", true));
+          new Watched(Lesson.Figure.DEPTH, Posed::hipAboveKnee, -1),
+          new Watched(Lesson.Figure.KNEE_FORWARD, Posed::kneePastToe, 1),
+          new Watched(Lesson.Figure.TRUNK_LEAN, Posed::trunk, 1),
+          new Watched(Lesson.Figure.SHIN_LEAN, Posed::shank, 1));
 
   /** What has changed in each exercise, exercises by id. */
   public static List<TechniqueChange> of(List<Sighting> all) {
@@ -56,31 +50,29 @@ public record TechniqueChange(String exerciseId, String words) {
             Collectors.groupingBy(
                 TechniqueChange::exerciseId,
                 TreeMap::new,
-                Collectors.mapping(TechniqueChange::words, Collectors.joining(" "))))
+                Collectors.mapping(TechniqueChange::change, Collectors.toList())))
         .forEach(
-            (exercise, words) -> {
+            (exercise, changed) -> {
               Sighting newest =
                   all.stream()
                       .filter(sighting -> sighting.exerciseId().equals(exercise))
                       .max(Comparator.comparing(Sighting::on))
                       .orElseThrow();
               if (ChronoUnit.DAYS.between(newest.on(), today) <= Lessons.STALE_DAYS) {
-                lessons.add(lesson(newest, words));
+                lessons.add(lesson(newest, changed));
               }
             });
     return lessons;
   }
 
-  private static Lesson lesson(Sighting newest, String words) {
+  private static Lesson lesson(Sighting newest, List<Lesson.Change> changes) {
     return new Lesson(
         Lesson.Kind.MOVES_OTHERWISE,
         newest.candidateId(),
         Catalogue.standard().exercise(newest.exerciseId()).name(),
-        words,
+        new Lesson.MovesOtherwise(changes),
         newest.on(),
-        List.of(
-            new Lesson.Proposal(
-                Lesson.Act.RE_DIAL, "Set depth and load anew: this client moves otherwise now.")));
+        List.of(Lesson.Proposal.of(Lesson.Act.RE_DIAL)));
   }
 
   private static List<TechniqueChange> of(String exercise, List<Sighting> of) {
@@ -97,14 +89,7 @@ public record TechniqueChange(String exerciseId, String words) {
       if (Math.abs(more) > TOLD * Math.hypot(from.error(), to.error())) {
         changes.add(
             new TechniqueChange(
-                exercise,
-                String.format(
-                        Locale.ROOT,
-                        more > 0 ? watched.more() : watched.less(),
-                        size(Math.abs(more), watched.angle()))
-                    + " than on "
-                    + DayWords.of(first)
-                    + "."));
+                exercise, new Lesson.Change(watched.figure(), watched.sign() * more, first)));
       }
     }
     return changes;
@@ -119,9 +104,5 @@ public record TechniqueChange(String exerciseId, String words) {
     double value = figures.stream().mapToDouble(Figure::value).average().orElseThrow();
     double squares = figures.stream().mapToDouble(figure -> figure.error() * figure.error()).sum();
     return new Figure(value, Math.sqrt(squares) / figures.size());
-  }
-
-  private static String size(double value, boolean angle) {
-    return angle ? Math.round(Math.toDegrees(value)) + "°" : Math.round(100 * value) + " cm";
   }
 }

@@ -7,6 +7,7 @@ import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
 import istmo.core.movement.TechniqueSpread;
 import istmo.core.picture.PictureReading.Seen;
+import istmo.core.quantity.Fact;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -50,6 +51,9 @@ public final class TechniqueFit {
   /** Leans that no technique reaches are told from here on, rad. */
   private static final double UNREACHED = Math.toRadians(5);
 
+  /** A shin that leans by so much more than the ankle bends is told, rad. */
+  private static final double ANKLE_READ = Math.toRadians(3);
+
   private static final double IMPOSSIBLE = 1e4;
   private static final int MOST_TRIALS = 1500;
   private static final double STEP = 0.05;
@@ -78,7 +82,7 @@ public final class TechniqueFit {
    * @param remarks what no technique explains
    */
   public record Found(
-      List<Adjusted> technique, Optional<Adjusted> depth, Posture posture, List<String> remarks) {
+      List<Adjusted> technique, Optional<Adjusted> depth, Posture posture, List<Remark> remarks) {
     public Found {
       technique = List.copyOf(technique);
       remarks = List.copyOf(remarks);
@@ -270,34 +274,33 @@ public final class TechniqueFit {
         .getInverse();
   }
 
-  private List<String> remarks(double[] reached) {
-    List<String> remarks = new ArrayList<>();
-    remark(remarks, "shin", reached[0] - seen[0]);
-    remark(remarks, "thigh", reached[1] - seen[1]);
-    remark(remarks, "trunk", reached[2] - seen[2]);
-    double shank = Math.toDegrees(seen[0]);
-    double limit = Math.toDegrees(body.dorsiflexionLimitRad());
-    if (shank > limit + 3) {
-      remarks.add(
-          "The shin leans by "
-              + Math.round(shank)
-              + "°. With the heel down that is more than the ankle was taken to bend ("
-              + Math.round(limit)
-              + "°): measure knee to wall.");
+  private List<Remark> remarks(double[] reached) {
+    List<Remark> remarks = new ArrayList<>();
+    for (Segment segment : Segment.values()) {
+      double tooMuch = reached[segment.ordinal()] - seen[segment.ordinal()];
+      if (Math.abs(tooMuch) > UNREACHED) {
+        remarks.add(new LeansUnlikeModel(segment, tooMuch));
+      }
+    }
+    if (seen[0] > body.dorsiflexionLimitRad() + ANKLE_READ) {
+      remarks.add(new ShinBeyondAnkle(seen[0], body.dorsiflexionLimitRad()));
     }
     return remarks;
   }
 
-  private static void remark(List<String> remarks, String segment, double tooMuch) {
-    if (Math.abs(tooMuch) > UNREACHED) {
-      remarks.add(
-          "No balance that the model knows leans the "
-              + segment
-              + " as seen: it would lean by "
-              + Math.round(Math.toDegrees(Math.abs(tooMuch)))
-              + "° "
-              + (tooMuch > 0 ? "more" : "less")
-              + ". Check its marks, the load and the set-up.");
-    }
+  /** What a picture says that the model does not know; {@code words.PictureWords} says it. */
+  public sealed interface Remark extends Fact {}
+
+  /** What leans, in the order in which it is seen. */
+  public enum Segment {
+    SHIN,
+    THIGH,
+    TRUNK
   }
+
+  /** No balance leans a segment as seen: it would lean by so much more, rad. */
+  public record LeansUnlikeModel(Segment segment, double byRad) implements Remark {}
+
+  /** The shin leans by more than the ankle was taken to bend, rad. */
+  public record ShinBeyondAnkle(double leanRad, double mostRad) implements Remark {}
 }

@@ -19,7 +19,6 @@ import istmo.core.quantity.Allowed;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.watching.WatchedSet;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -176,39 +175,11 @@ public record TechniqueReading(
             points.hip().y() - points.knee().y()));
   }
 
-  /** How the camera stood, in words. */
-  public String camera() {
-    Figure yaw = seen.yaw();
-    return Math.abs(yaw.value()) < yaw.error()
-        ? "The camera stood square to the side, as far as the marks tell."
-        : "The camera stood "
-            + Math.round(Math.toDegrees(Math.abs(yaw.value())))
-            + "° "
-            + (yaw.value() > 0 ? "in front of" : "behind")
-            + " square; the figures allow for it.";
-  }
-
-  /** What of the technique is otherwise than assumed by more than the picture's error, in words. */
-  public List<String> sentences() {
-    List<String> sentences = new ArrayList<>();
-    for (TechniqueFit.Adjusted adjusted : found.technique()) {
-      SetupParameter parameter = adjusted.parameter();
-      if (Math.abs(adjusted.shift()) > adjusted.error()) {
-        sentences.add(
-            parameter.label()
-                + " "
-                + parameter.words(adjusted.seen())
-                + " (± "
-                + parameter.words(adjusted.error())
-                + ") instead of "
-                + parameter.words(adjusted.assumed())
-                + ".");
-      }
-    }
-    if (sentences.isEmpty()) {
-      sentences.add("Moves as Istmo assumed, as far as this picture can tell.");
-    }
-    return sentences;
+  /** What of the technique is otherwise than assumed by more than the picture's error. */
+  public List<TechniqueFit.Adjusted> otherwise() {
+    return found.technique().stream()
+        .filter(adjusted -> Math.abs(adjusted.shift()) > adjusted.error())
+        .toList();
   }
 
   /** What is kept of it. */

@@ -3,11 +3,11 @@ package istmo.core.plan;
 import istmo.core.body.PainFlag;
 import istmo.core.plan.Planned.Bout;
 import istmo.core.plan.Planned.Item;
+import istmo.core.quantity.Fact;
 import istmo.core.ranking.brief.Aim;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 
@@ -50,19 +50,27 @@ public final class Arrangement {
     return List.copyOf(sorted);
   }
 
+  /**
+   * Why a bout stands where it does: by its role, or first because it eases a sore knee.
+   *
+   * @param easesKnee whether it does
+   */
+  public record Place(Role role, boolean easesKnee) implements Fact {}
+
+  /** A bout that stands before another of an earlier role, both by their first exercise's name. */
+  public record Before(String first, String second, Role roleOfSecond) implements Fact {}
+
   /** Why a bout stands where it does, in the order of {@link #of}. */
-  public String reason(Bout bout) {
-    return soreKnee && easesTheKnee(bout)
-        ? "light and smooth for the sore knee: first, if it is kept light"
-        : role(bout).reason();
+  public Place reason(Bout bout) {
+    return new Place(role(bout), soreKnee && easesTheKnee(bout));
   }
 
   /**
    * What speaks against the order in which bouts stand: each pair of neighbours that the usual
    * order has the other way round.
    */
-  public List<String> remarks(List<Bout> bouts) {
-    List<String> remarks = new ArrayList<>();
+  public List<Before> remarks(List<Bout> bouts) {
+    List<Before> remarks = new ArrayList<>();
     List<Bout> usual = of(bouts);
     for (int k = 1; k < bouts.size(); k++) {
       Bout first = inside(bouts.get(k - 1));
@@ -70,14 +78,7 @@ public final class Arrangement {
       boolean eases =
           soreKnee && !usual.isEmpty() && usual.get(0).equals(first) && easesTheKnee(first);
       if (!eases && role(second).compareTo(role(first)) < 0) {
-        remarks.add(
-            String.format(
-                Locale.ROOT,
-                "%s before %s: %s is %s.",
-                name(first),
-                name(second),
-                name(second),
-                role(second).reason()));
+        remarks.add(new Before(name(first), name(second), role(second)));
       }
     }
     return remarks;

@@ -6,9 +6,9 @@ import istmo.core.plan.Planned.Day;
 import istmo.core.plan.Planned.Item;
 import istmo.core.plan.Planned.Week;
 import istmo.core.quantity.Allowed;
+import istmo.core.quantity.Fact;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Predicate;
 
@@ -32,9 +32,13 @@ public record Block(List<Step> weeks) {
           "a joint that complains for a week",
           "sleep or appetite gone for more than a few days");
 
-  private static final double EASIER_LOAD = 0.9;
+  /** The load of an easier week beside that of the weeks about it. */
+  public static final double EASIER_LOAD = 0.9;
+
   private static final double EASIER_RESERVE = 2;
-  private static final double BACK_AGAIN_LOAD = 0.9;
+
+  /** The load of the first sessions after a pause, beside what the week asks for. */
+  public static final double BACK_AGAIN_LOAD = 0.9;
 
   /** What a week of the block is for. */
   public enum Kind {
@@ -63,8 +67,8 @@ public record Block(List<Step> weeks) {
    * @param addedReserve repetitions in reserve more, or fewer, than planned
    * @param load beside that of the first week
    */
-  public record Step(
-      int number, Kind kind, int addedSets, double addedReserve, double load, String words) {}
+  public record Step(int number, Kind kind, int addedSets, double addedReserve, double load)
+      implements Fact {}
 
   public Block {
     weeks = List.copyOf(weeks);
@@ -88,21 +92,7 @@ public record Block(List<Step> weeks) {
       double load = 1 + rise * building;
       if (w == weeks || w == middle) {
         Kind kind = w == weeks ? Kind.RETEST : Kind.EASIER;
-        steps.add(
-            new Step(
-                w,
-                kind,
-                0,
-                EASIER_RESERVE,
-                EASIER_LOAD * load,
-                String.format(
-                    Locale.ROOT,
-                    "Half the sets, about %.0f %% of the load, nothing near failure.%s",
-                    100 * EASIER_LOAD,
-                    kind == Kind.RETEST
-                        ? " In the last session: the first heavy exercise to at most ten"
-                            + " repetitions with one in reserve, to know where the client stands."
-                        : "")));
+        steps.add(new Step(w, kind, 0, EASIER_RESERVE, EASIER_LOAD * load));
         continue;
       }
       double way = toBuild < 2 ? 1 : building / (toBuild - 1.0);
@@ -114,26 +104,8 @@ public record Block(List<Step> weeks) {
                   : way >= 0.5 ? 1 : 0;
       double reserve = way < 0.25 ? 1 : way < 0.75 ? 0 : -1;
       building++;
-      steps.add(
-          new Step(
-              w,
-              Kind.BUILD,
-              added,
-              trainingAge == TrainingAge.WEEKS ? Math.max(0, reserve) : reserve,
-              load,
-              String.format(
-                  Locale.ROOT,
-                  "%s, %s.",
-                  added == 0
-                      ? "Sets as planned"
-                      : added == 1
-                          ? "One set more of what serves the aim"
-                          : added + " sets more of what serves the aim",
-                  reserve > 0
-                      ? "one repetition more in reserve"
-                      : reserve < 0 && trainingAge != TrainingAge.WEEKS
-                          ? "one repetition less in reserve"
-                          : "reserve as planned")));
+      double addedReserve = trainingAge == TrainingAge.WEEKS ? Math.max(0, reserve) : reserve;
+      steps.add(new Step(w, Kind.BUILD, added, addedReserve, load));
     }
     return new Block(steps);
   }
@@ -186,21 +158,20 @@ public record Block(List<Step> weeks) {
         item.pinned());
   }
 
+  /** How a block goes on after weeks without training. */
+  public enum AfterPause implements Fact {
+    ONE_WEEK_LATER,
+    ONE_WEEK_BACK,
+    ANEW
+  }
+
   /** What changes after weeks without training (common practice; a lay-off begins anew). */
-  public static String missed(int weeks) {
+  public static AfterPause missed(int weeks) {
     Allowed some = new Allowed(1, 52, "weeks");
     some.check("missed", weeks);
-    if (weeks == 1) {
-      return "Do the missed week now; everything after it moves back by one.";
-    }
-    if (weeks <= 3) {
-      return String.format(
-          Locale.ROOT,
-          "Go back one week of the block, with about %.0f %% of its load in the first sessions.",
-          100 * BACK_AGAIN_LOAD);
-    }
-    return "Begin the block anew with about half the load, up by about a tenth a week; soreness is"
-        + " no aim.";
+    return weeks == 1
+        ? AfterPause.ONE_WEEK_LATER
+        : weeks <= 3 ? AfterPause.ONE_WEEK_BACK : AfterPause.ANEW;
   }
 
   /** The step to go on with after a step was last done and weeks were missed; 1 is the first. */

@@ -5,6 +5,7 @@ import istmo.core.anatomy.Regions;
 import istmo.core.plan.Planned.Day;
 import istmo.core.plan.Planned.Item;
 import istmo.core.plan.Planned.Week;
+import istmo.core.quantity.Fact;
 import istmo.core.quantity.Required;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -30,7 +31,7 @@ public record Coverage(
     List<OfDay> days,
     List<Finding> findings) {
   /** What is short or too much. */
-  public sealed interface Finding {}
+  public sealed interface Finding extends Fact {}
 
   /** A region gets fewer effective sets a week than are asked. */
   public record RegionShort(String region, double has, double asked) implements Finding {}

@@ -1,10 +1,10 @@
 package istmo.core.plan;
 
 import istmo.core.quantity.Allowed;
+import istmo.core.quantity.Fact;
 import istmo.core.quantity.InvalidInput;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /**
  * Sets that follow a set at once, each to the last repetition: with less load each time, or with
@@ -16,7 +16,7 @@ import java.util.Locale;
  * @param easier the easier set-ups in the coach's words, such as "flat instead of propped"; empty
  *     where nothing is said
  */
-public record Drops(int number, double less, boolean everySet, String easier) {
+public record Drops(int number, double less, boolean everySet, String easier) implements Fact {
   public static final Allowed NUMBER = new Allowed(1, 5, "drops");
   public static final Allowed LESS = new Allowed(0, 0.5, "of the load");
 
@@ -56,29 +56,5 @@ public record Drops(int number, double less, boolean everySet, String easier) {
   /** Whether they follow the set of this index, from 0. */
   boolean after(int set, int sets) {
     return everySet || set == sets - 1;
-  }
-
-  /** "after the last set twice 20 % less, at once". */
-  public String words() {
-    String times =
-        switch (number) {
-          case 1 -> "once";
-          case 2 -> "twice";
-          default -> number + " times";
-        };
-    return (everySet ? "after every set " : "after the last set ")
-        + times
-        + (less > 0
-            ? String.format(Locale.ROOT, " %.0f %% less", 100 * less)
-            : " the same load in an easier set-up")
-        + (easier.isEmpty() ? "" : " (" + easier + ")")
-        + ", at once";
-  }
-
-  /** What is said of each drop. */
-  String note() {
-    return less > 0
-        ? easier.isEmpty() ? "at once" : "at once, " + easier
-        : easier.isEmpty() ? "at once, in an easier set-up" : "at once, " + easier;
   }
 }

@@ -4,7 +4,6 @@ import istmo.core.body.Measurement.Side;
 import istmo.core.equipment.Loading;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.IntFunction;
 
@@ -54,7 +53,7 @@ public record Flow(List<Step> steps) {
       List<Double> putOn,
       double waitS,
       double ownRestS,
-      String note) {}
+      Optional<SetNote> note) {}
 
   /**
    * The steps of a session, in the order in which they are done.
@@ -91,7 +90,7 @@ public record Flow(List<Step> steps) {
                   on,
                   0,
                   0,
-                  w == 0 ? "light: check depth and set-up" : ""));
+                  w == 0 ? Optional.of(new SetNote.FirstLightSet()) : Optional.empty()));
           before = Optional.of(warmUp.load());
         }
       }
@@ -147,8 +146,10 @@ public record Flow(List<Step> steps) {
               : warm.isPresent() && line.load().isPresent()
                   ? line.load().get().addedTo(warm.get())
                   : line.putOn();
-      String note =
-          k == 0 && oneLeg && set == 0 && weaker != Side.NONE ? "weaker side first" : line.note();
+      Optional<SetNote> note =
+          k == 0 && oneLeg && set == 0 && weaker != Side.NONE
+              ? Optional.of(new SetNote.WeakerSideFirst())
+              : Optional.of(line.note());
       steps.add(
           new Step(
               key.apply(part++),
@@ -179,7 +180,7 @@ public record Flow(List<Step> steps) {
                 List.of(),
                 Scheme.DROP_CHANGE_S,
                 0,
-                drop.note()));
+                Optional.of(drop.note())));
       }
     }
   }
@@ -201,6 +202,18 @@ public record Flow(List<Step> steps) {
   }
 
   private static String key(int bout, int phase, int a, int b, int part) {
-    return String.format(Locale.ROOT, "%02d.%d.%02d.%02d.%02d", bout, phase, a, b, part);
+    return twoDigits(bout)
+        + "."
+        + phase
+        + "."
+        + twoDigits(a)
+        + "."
+        + twoDigits(b)
+        + "."
+        + twoDigits(part);
+  }
+
+  private static String twoDigits(int number) {
+    return number < 10 ? "0" + number : String.valueOf(number);
   }
 }

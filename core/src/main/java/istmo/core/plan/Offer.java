@@ -2,6 +2,7 @@ package istmo.core.plan;
 
 import istmo.core.body.PainFlag;
 import istmo.core.equipment.Equipment.LoadKind;
+import istmo.core.quantity.Fact;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.training.LoadEstimate;
 import java.util.List;
@@ -52,8 +53,8 @@ public record Offer(
     Set<PainFlag> troubles,
     Map<String, Double> limiters,
     Optional<LoadEstimate> load,
-    List<String> changes,
-    List<String> cues,
+    List<Fact> changes,
+    List<Fact> cues,
     List<String> stopSigns,
     boolean byWord) {
   /**

@@ -18,12 +18,14 @@ import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.RackHeights;
 import istmo.core.movement.Posture;
 import istmo.core.movement.Setup;
-import istmo.core.quantity.InvalidInput;
+import istmo.core.quantity.Fact;
+import istmo.core.quantity.NotPossible;
 import istmo.core.ranking.brief.Brief;
 import istmo.core.ranking.criterion.Admission;
 import istmo.core.ranking.criterion.Evaluation;
-import istmo.core.ranking.criterion.LimiterWords;
+import istmo.core.ranking.criterion.Limiters;
 import istmo.core.ranking.order.Order;
+import istmo.core.ranking.order.OrderFact;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.EnumSet;
@@ -51,7 +53,11 @@ public final class Offers {
    */
   private static final double FULL_SHARE_FROM = 0.5;
 
-  private record LeftOut(String name, String reason) {}
+  /** It is left out, and why. */
+  public record LeftOut(String name, Fact reason) implements Fact {}
+
+  /** No such candidate is known. */
+  public record NotKnown(String candidateId) implements Fact {}
 
   /** The lengthened end: all that is kept of the mechanics, which would take much more room. */
   private record Low(Posture posture, double workingKg) {
@@ -93,12 +99,13 @@ public final class Offers {
               lows.put(entry.ranked().id(), Low.of(entry.evaluation().analysis()));
             });
     takenOut.forEach(
-        trainable -> leaveOut(trainable.id(), trainable.name(), "You have taken it out."));
+        trainable ->
+            leaveOut(trainable.id(), trainable.name(), new Fact.Written("You have taken it out.")));
     order
         .excluded()
         .forEach(excluded -> leaveOut(excluded.candidateId(), excluded.name(), excluded.reason()));
     for (ByWord exercise : exercises) {
-      Optional<String> reason = whyNot(brief, exercise);
+      Optional<Fact> reason = whyNot(brief, exercise);
       if (reason.isPresent()) {
         leaveOut(exercise.candidateId(), exercise.name(), reason.get());
       } else {
@@ -107,20 +114,20 @@ public final class Offers {
     }
   }
 
-  private void leaveOut(String candidateId, String name, String reason) {
+  private void leaveOut(String candidateId, String name, Fact reason) {
     leftOut.put(candidateId, new LeftOut(name, reason));
   }
 
-  private static Optional<String> whyNot(Brief brief, ByWord byWord) {
+  private static Optional<Fact> whyNot(Brief brief, ByWord byWord) {
     List<String> missing = brief.equipment().missing(byWord.needs());
     return Admission.refusal(brief.cautions(), byWord)
-        .map(Cautions.Refusal::reason)
+        .<Fact>map(Cautions.Refusal::why)
         .or(() -> brief.experience().out(byWord.candidateId()))
         .or(
             () ->
                 missing.isEmpty()
                     ? Optional.empty()
-                    : Optional.of("Not here: " + String.join(", ", missing) + "."));
+                    : Optional.of(new OrderFact.NotHere(false, missing)));
   }
 
   /** Offers that are at hand already. */
@@ -146,8 +153,7 @@ public final class Offers {
 
   /** The offer, or {@link InvalidInput} on field "candidateId" that says why there is none. */
   public Offer get(String candidateId) {
-    return find(candidateId)
-        .orElseThrow(() -> new InvalidInput("candidateId", whyNot(candidateId)));
+    return find(candidateId).orElseThrow(() -> new NotPossible("candidateId", whyNot(candidateId)));
   }
 
   /**
@@ -175,18 +181,20 @@ public final class Offers {
   }
 
   /** Why a candidate is not on offer. */
-  public String whyNot(String candidateId) {
-    return Optional.ofNullable(leftOut.get(candidateId))
-        .map(leftOut -> leftOut.name() + " is left out. " + leftOut.reason())
-        .orElseGet(() -> "\"" + candidateId + "\" is not known here");
+  public Fact whyNot(String candidateId) {
+    LeftOut out = leftOut.get(candidateId);
+    return out != null ? out : new NotKnown(candidateId);
   }
 
   /** Its cues; where its bar leaves hooks, first how high they go for this client. */
-  private static List<String> cues(Exercise exercise, Analysis analysis) {
+  private static List<Fact> cues(Exercise exercise, Analysis analysis) {
     return Stream.concat(
-            RackHeights.of(exercise.needs(), analysis).map(RackHeights::words).stream(),
-            exercise.cues().stream())
+            RackHeights.of(exercise.needs(), analysis).stream(), written(exercise.cues()))
         .toList();
+  }
+
+  private static Stream<Fact> written(List<String> sentences) {
+    return sentences.stream().map(Fact.Written::new);
   }
 
   private static Offer offer(Order.Entry entry, RegionValues best, Profile profile) {
@@ -207,8 +215,8 @@ public final class Offers {
     Role role = Role.of(exercise, analysis, entry.stimulus());
     boolean oneLeg = exercise.family().legs(setup) == 1;
     Map<String, Double> limiters = new LinkedHashMap<>();
-    LimiterWords.limitersByGroup(analysis.set().gaveOut())
-        .forEach(l -> limiters.put(l.getKey(), l.getValue()));
+    Limiters.byGroup(analysis.set().gaveOut())
+        .forEach(limiter -> limiters.put(limiter.group(), limiter.share()));
     return new Offer(
         candidate.id(),
         candidate.exerciseId(),
@@ -273,7 +281,7 @@ public final class Offers {
         Map.of(),
         Optional.empty(),
         List.of(),
-        byWord.cues(),
+        written(byWord.cues()).toList(),
         byWord.stopSigns(),
         true);
   }

@@ -1,6 +1,6 @@
 package istmo.core.plan;
 
-import java.util.Locale;
+import istmo.core.quantity.Fact;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -64,32 +64,29 @@ public enum Pairing {
     return map.values().stream().mapToDouble(Double::doubleValue).sum();
   }
 
-  /**
-   * Why a coach may not want two exercises in turn, in words; empty where nothing speaks against
-   * it.
-   */
-  public static Optional<String> trouble(Offer offer, Offer otherOffer) {
+  /** What speaks against two exercises in turn, each by its name. */
+  public sealed interface Trouble extends Fact {}
+
+  /** Both load the lower back. */
+  public record BothLoadBack(String first, String second) implements Trouble {}
+
+  /** Both tire the same muscles: the second starts tired. */
+  public record SameMuscles(String first, String second) implements Trouble {}
+
+  /** Both hold a station of their own at once. */
+  public record TwoStations(String first, String second) implements Trouble {}
+
+  /** Why a coach may not want two exercises in turn; empty where nothing speaks against it. */
+  public static Optional<Trouble> trouble(Offer offer, Offer otherOffer) {
     if (offer.back() + otherOffer.back() > MOST_BACK) {
-      return Optional.of(
-          String.format(
-              Locale.ROOT, "%s and %s both load the lower back.", offer.name(), otherOffer.name()));
+      return Optional.of(new BothLoadBack(offer.name(), otherOffer.name()));
     }
     if (competes(offer, otherOffer)) {
-      return Optional.of(
-          String.format(
-              Locale.ROOT,
-              "%s and %s tire the same muscles: the second starts tired.",
-              offer.name(),
-              otherOffer.name()));
+      return Optional.of(new SameMuscles(offer.name(), otherOffer.name()));
     }
     Set<String> one = offer.station();
     return !one.isEmpty() && !otherOffer.station().isEmpty() && !one.equals(otherOffer.station())
-        ? Optional.of(
-            String.format(
-                Locale.ROOT,
-                "%s and %s hold two stations at once.",
-                offer.name(),
-                otherOffer.name()))
+        ? Optional.of(new TwoStations(offer.name(), otherOffer.name()))
         : Optional.empty();
   }
 

@@ -126,11 +126,6 @@ public record Prescription(
     return drops.filter(drops -> drops.after(set, sets)).map(Drops::number).orElse(0);
   }
 
-  /** How the sets are strung together, in words; empty for straight sets. */
-  public String stringing() {
-    return scheme == Scheme.STRAIGHT ? "" : drops.map(Drops::words).orElse(scheme.label());
-  }
-
   /** Middle of the repetitions. */
   public double middle() {
     return 0.5 * (repetitionsLow + repetitionsHigh);

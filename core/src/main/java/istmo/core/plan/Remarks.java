@@ -4,13 +4,12 @@ import istmo.core.anatomy.Regions;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.Profile;
 import istmo.core.equipment.Equipment.LoadKind;
+import istmo.core.quantity.Fact;
 import istmo.core.ranking.brief.Aim;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -24,47 +23,55 @@ public final class Remarks {
 
   private Remarks() {}
 
-  /** What is worth saying of an exercise in this plan, each in a sentence. */
-  public static List<String> of(Offer offer, Prescription prescription, Aim aim, Profile profile) {
-    List<String> list = new ArrayList<>();
+  /** One thing that a coach should know; {@code words.PlanWords} says it. */
+  public sealed interface Remark extends Fact {}
+
+  /** The weaker leg goes first: this one, or NONE where nobody has said which it is. */
+  public record WeakerLegFirst(Side side) implements Remark {}
+
+  /** What cannot be brought to full extension is too heavy. */
+  public record ToFullExtension() implements Remark {}
+
+  /** The range is short for this client: a little more of it over the weeks. */
+  public record RangeFirst(Fact now) implements Remark {}
+
+  /** Less help from the hands, then slower, then load. */
+  public record Ladder() implements Remark {}
+
+  /** A group that is not aimed at gives out first. */
+  public record GivesOut(String group) implements Remark {}
+
+  /** How its sets are strung together. */
+  public record Strung(Scheme scheme) implements Remark {}
+
+  /** What is worth saying of an exercise in this plan. */
+  public static List<Remark> of(Offer offer, Prescription prescription, Aim aim, Profile profile) {
+    List<Remark> list = new ArrayList<>();
     if (offer.oneLeg()) {
-      Optional<Side> weaker =
-          profile.strongerSide().map(side -> side == Side.LEFT ? Side.RIGHT : Side.LEFT);
       list.add(
-          weaker
-              .map(
-                  side ->
-                      "The "
-                          + side.name().toLowerCase(Locale.ROOT)
-                          + " leg first; its repetitions are what the other does too.")
-              .orElse("The weaker leg first; its repetitions are what the other does too."));
+          new WeakerLegFirst(
+              profile
+                  .strongerSide()
+                  .map(side -> side == Side.LEFT ? Side.RIGHT : Side.LEFT)
+                  .orElse(Side.NONE)));
     }
     if (TO_THE_END.contains(offer.familyId())) {
-      list.add("A weight that cannot be brought to full extension is too heavy.");
+      list.add(new ToFullExtension());
     }
     if (!offer.changes().isEmpty()) {
-      list.add(
-          "Range first: a little more of it over the weeks, at a small load. Now: "
-              + offer.changes().get(0));
+      list.add(new RangeFirst(offer.changes().get(0)));
     }
     if (offer.loadKind() == LoadKind.NONE || offer.role() == Role.DEMANDING) {
-      list.add("A ladder: less help from the hands, then slower on the way down, then load.");
+      list.add(new Ladder());
     }
     offer.limiters().entrySet().stream()
         .max(
             Map.Entry.<String, Double>comparingByValue()
                 .thenComparing(Map.Entry.comparingByKey(Comparator.reverseOrder())))
         .filter(entry -> entry.getValue() > GIVES_OUT && !aimedGroups(aim).contains(entry.getKey()))
-        .ifPresent(
-            entry ->
-                list.add(
-                    String.format(
-                        Locale.ROOT,
-                        "What gives out first is the %s: if it keeps doing so, it needs work of its"
-                            + " own.",
-                        entry.getKey())));
+        .ifPresent(entry -> list.add(new GivesOut(entry.getKey())));
     if (prescription.scheme() != Scheme.STRAIGHT) {
-      list.add(prescription.scheme().how());
+      list.add(new Strung(prescription.scheme()));
     }
     return List.copyOf(list);
   }

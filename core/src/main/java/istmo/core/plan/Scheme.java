@@ -1,6 +1,5 @@
 package istmo.core.plan;
 
-import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -120,19 +119,4 @@ public enum Scheme {
       default -> Optional.empty();
     };
   }
-
-  /** What is said of a set of this index, from 0, of so many repetitions. */
-  String note(int set, int repetitions) {
-    return switch (this) {
-      case STRAIGHT, ASCENDING, HIGH, ALWAYS_TEN, DROP, EASIER -> "";
-      case FALLING -> set == 0 ? "" : "the load stays";
-      case LADDER ->
-          String.format(
-              Locale.ROOT, "%1$d full, %1$d half, %1$d pulses at the long end", repetitions);
-      case TOES_IN_TURN -> TOES[set % TOES.length];
-      default -> label;
-    };
-  }
-
-  private static final String[] TOES = {"toes straight", "toes out", "toes in"};
 }

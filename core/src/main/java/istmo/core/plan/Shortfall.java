@@ -4,6 +4,7 @@ import istmo.core.anatomy.Regions;
 import istmo.core.body.Profile;
 import istmo.core.plan.Planned.Day;
 import istmo.core.plan.Planned.Week;
+import istmo.core.quantity.Fact;
 import istmo.core.quantity.Required;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -74,7 +75,7 @@ public record Shortfall(String region, double has, double asked, Reason reason, 
   public record Accept(double has) implements Way {}
 
   /** What keeps any week from being composed. */
-  public sealed interface Obstacle {}
+  public sealed interface Obstacle extends Fact {}
 
   /**
    * What is locked in a session takes longer than the session.

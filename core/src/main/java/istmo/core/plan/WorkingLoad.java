@@ -3,7 +3,7 @@ package istmo.core.plan;
 import istmo.core.equipment.Equipment.LoadKind;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.equipment.Loading;
-import istmo.core.quantity.DayWords;
+import istmo.core.quantity.Fact;
 import istmo.core.record.Progression;
 import istmo.core.training.Equation;
 import istmo.core.training.LoadEstimate;
@@ -12,7 +12,6 @@ import istmo.core.training.PerformedSet;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.DoubleFunction;
 
@@ -21,12 +20,27 @@ import java.util.function.DoubleFunction;
  *
  * @param lowKg and highKg: between which the load is believed to lie, kg; both the load where a
  *     record says it
- * @param basis what it rests on, in words
+ * @param basis what it rests on; {@code words.PlanWords} says it
  * @param warmUps lighter sets before it, lightest first
  * @param sets in order; drops follow their set and are sets of their own
  */
 public record WorkingLoad(
-    double lowKg, double highKg, String basis, List<WarmUp> warmUps, List<SetLine> sets) {
+    double lowKg, double highKg, Basis basis, List<WarmUp> warmUps, List<SetLine> sets) {
+  /** What a working load rests on. */
+  public sealed interface Basis extends Fact {}
+
+  /** The best set of last time, and the share of its load that the block asks for. */
+  public record LastTime(PerformedSet set, LocalDate on, double share) implements Basis {}
+
+  /** A first load, and the share of it that the block asks for. */
+  public record FirstLoad(LoadEstimate.Basis estimate, double share) implements Basis {}
+
+  /** What the record teaches of the next time. */
+  public record ByRecord(Progression.Why why) implements Basis {}
+
+  /** Nothing is loaded, or nothing is known: then it is found in the warm-up sets. */
+  public record Unknown(boolean bodyWeight) implements Basis {}
+
   /** Repetitions of lighter sets, falling as they get heavier (common practice). */
   private static final int[] WARM_UP_REPETITIONS = {5, 3};
 
@@ -49,7 +63,7 @@ public record WorkingLoad(
       int repetitionsHigh,
       Optional<Loading> load,
       List<Double> putOn,
-      String note) {}
+      SetNote note) {}
 
   /** The best set of this exercise in this set-up when it was done last. */
   public record Recorded(PerformedSet best, LocalDate on) {
@@ -97,7 +111,8 @@ public record WorkingLoad(
             low,
             Math.max(low, (int) Prescription.REPETITIONS.nearest(next.repetitionsHigh())),
             prescription.reserve());
-    return made(offer, asked, equipment, repetitions -> Optional.of(kg), kg, kg, next.words());
+    return made(
+        offer, asked, equipment, repetitions -> Optional.of(kg), kg, kg, new ByRecord(next.why()));
   }
 
   /** The loads that follow from the record alone; {@code careful} as above. */
@@ -167,7 +182,7 @@ public record WorkingLoad(
       DoubleFunction<Optional<Double>> wished,
       double lowKg,
       double highKg,
-      String basis) {
+      Basis basis) {
     List<SetLine> lines = new ArrayList<>();
     Optional<Loading> before = Optional.empty();
     Optional<Loading> first = Optional.empty();
@@ -186,7 +201,8 @@ public record WorkingLoad(
               .apply(loadedFor)
               .map(kg -> Loading.notAbove(kg, offer.needs(), equipment))
               .filter(loading -> loading.kg() > 0);
-      String note = prescription.scheme().note(k, (int) Math.round(repetitions.get(k)));
+      SetNote note =
+          new SetNote.AsStrung(prescription.scheme(), k, (int) Math.round(repetitions.get(k)));
       lines.add(new SetLine(0, low, high, load, added(load, before), note));
       before = load;
       first = first.isPresent() ? first : load;
@@ -229,7 +245,7 @@ public record WorkingLoad(
                   : load.map(
                       loading -> Loading.notAbove(loading.kg() * share, offer.needs(), equipment)),
               List.of(),
-              drops.note()));
+              new SetNote.AtOnce(drops)));
     }
     return lines;
   }
@@ -278,32 +294,13 @@ public record WorkingLoad(
         : before.isEmpty() ? load.get().perSide() : load.get().addedTo(before.get());
   }
 
-  private static String basis(
+  private static Basis basis(
       Offer offer, Optional<Recorded> last, Optional<LoadEstimate> estimate, double share) {
-    String of =
-        share < 1
-            ? String.format(Locale.ROOT, ", %.0f %% of it", 100 * share)
-            : share > 1 ? String.format(Locale.ROOT, ", %+.1f %%", 100 * (share - 1)) : "";
     if (last.isPresent()) {
-      PerformedSet set = last.get().best();
-      return String.format(
-          Locale.ROOT,
-          "from %s kg for %d, %s in reserve, on %s%s",
-          trimmed(set.loadKg()),
-          set.repetitions(),
-          trimmed(set.reserve()),
-          DayWords.of(last.get().on()),
-          of);
+      return new LastTime(last.get().best(), last.get().on(), share);
     }
     return estimate
-        .map(loadEstimate -> loadEstimate.basis() + of)
-        .orElse(
-            offer.loadKind() == LoadKind.NONE
-                ? "body weight"
-                : "no lift of this client tells: begin light, find it in the warm-up sets");
-  }
-
-  private static String trimmed(double v) {
-    return v == Math.rint(v) ? String.valueOf((long) v) : String.valueOf(v);
+        .<Basis>map(loadEstimate -> new FirstLoad(loadEstimate.basis(), share))
+        .orElse(new Unknown(offer.loadKind() == LoadKind.NONE));
   }
 }

@@ -3,7 +3,6 @@ package istmo.core.quantity;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.List;
-import java.util.Locale;
 
 /** A closed range of allowed values, with its unit as shown to people. */
 public record Allowed(double min, double max, String unit) {
@@ -24,15 +23,13 @@ public record Allowed(double min, double max, String unit) {
    */
   public double check(String field, double value) {
     if (!contains(value)) {
-      throw new InvalidInput(
+      throw InvalidInput.saying(
           field,
-          String.format(
-              Locale.ROOT,
-              "%s is not within %s to %s%s",
-              number(value),
-              number(min),
-              number(max),
-              unit.isEmpty() ? "" : " " + unit));
+          "%s is not within %s to %s%s",
+          number(value),
+          number(min),
+          number(max),
+          unit.isEmpty() ? "" : " " + unit);
     }
     return value;
   }

@@ -2,6 +2,7 @@ package istmo.core.quantity;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 
 /**
@@ -13,7 +14,17 @@ public final class InvalidInput extends RuntimeException {
   private final transient List<Fault> faults;
 
   /** One fault: the field as the caller knows it, and a sentence that says what is allowed. */
-  public record Fault(String field, String message) {}
+  public record Fault(String field, String message) {
+    /** A fault whose message is a pattern with its figures. */
+    public static Fault saying(String field, String pattern, Object... figures) {
+      return new Fault(field, String.format(Locale.ROOT, pattern, figures));
+    }
+  }
+
+  /** One fault whose message is a pattern with its figures. */
+  public static InvalidInput saying(String field, String pattern, Object... figures) {
+    return new InvalidInput(List.of(Fault.saying(field, pattern, figures)));
+  }
 
   /** Faults by field: what is wrong, or what is allowed. */
   public InvalidInput(String field, String message) {

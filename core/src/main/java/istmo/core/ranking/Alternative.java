@@ -1,5 +1,6 @@
 package istmo.core.ranking;
 
+import istmo.core.quantity.Fact;
 import java.util.List;
 
 /**
@@ -16,7 +17,7 @@ import java.util.List;
 public record Alternative(
     String id, String group, boolean plain, double fit, double[] draws, List<Criterion> criteria) {
   /** One practical criterion of one alternative: 1 is best. */
-  public record Criterion(String id, String label, double weight, double value, String reason) {
+  public record Criterion(String id, String label, double weight, double value, Fact reason) {
     public Criterion {
       if (!(value >= 0 && value <= 1) || !(weight >= 0)) {
         throw new IllegalArgumentException(

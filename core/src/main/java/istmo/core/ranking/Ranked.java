@@ -1,5 +1,6 @@
 package istmo.core.ranking;
 
+import istmo.core.quantity.Fact;
 import java.util.List;
 import java.util.Optional;
 
@@ -27,9 +28,9 @@ public record Ranked(
     List<Contribution> contributions,
     Optional<Back> back,
     Optional<Raise> raise) {
-  /** What one criterion adds to the utility. */
+  /** What one criterion adds to the utility; what serves the aim has no reason of its own. */
   public record Contribution(
-      String criterion, String label, double points, double value, String reason) {}
+      String criterion, String label, double points, double value, Optional<Fact> reason) {}
 
   /**
    * What puts an alternative behind the first.

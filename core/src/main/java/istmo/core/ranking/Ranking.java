@@ -252,7 +252,7 @@ public final class Ranking {
             fitLabel,
             fitWeight * alternative.fit() / best / total,
             alternative.fit() / best,
-            ""));
+            Optional.empty()));
     for (Alternative.Criterion criterion : alternative.criteria()) {
       list.add(
           new Ranked.Contribution(
@@ -260,7 +260,7 @@ public final class Ranking {
               criterion.label(),
               criterion.weight() * criterion.value() / total,
               criterion.value(),
-              criterion.reason()));
+              Optional.of(criterion.reason())));
     }
     return list;
   }

@@ -1,7 +1,7 @@
 package istmo.core.record;
 
-import istmo.core.anatomy.Regions;
 import istmo.core.body.PainFlag;
+import istmo.core.quantity.Fact;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -10,7 +10,6 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -59,13 +58,20 @@ public record Experience(Map<String, Reports> byCandidate) {
    * @param joint of the worst of them
    */
   public record Reports(
-      int sessions, Map<String, Integer> felt, List<Integer> pains, Optional<PainFlag> joint) {
+      int sessions, Map<String, Integer> felt, List<Integer> pains, Optional<PainFlag> joint)
+      implements Fact {
     public Reports {
       felt = Collections.unmodifiableMap(new TreeMap<>(felt));
       pains = List.copyOf(pains);
     }
 
-    int worst() {
+    /** Whether it was felt anywhere, or hurt. */
+    public boolean saysAnything() {
+      return sessions > 0 || worst() > 0;
+    }
+
+    /** The worst pain, of 10; 0 where none was said. */
+    public int worst() {
       return pains.stream().mapToInt(Integer::intValue).max().orElse(0);
     }
   }
@@ -174,65 +180,26 @@ public record Experience(Map<String, Reports> byCandidate) {
     return byCandidate.values().stream().anyMatch(reports -> reports.worst() > 0);
   }
 
+  /** It hurt so much, in so many of the newest sessions, that it is out. */
+  public record HurtTooOften(PainFlag joint, int worst, int sessions) implements Fact {}
+
   /**
    * Why an exercise is out: it hurt as much as to end it in more than one of the newest sessions.
    * Pain takes an exercise out (common practice).
    */
-  public Optional<String> out(String candidateId) {
+  public Optional<HurtTooOften> out(String candidateId) {
     Reports reports = byCandidate.get(candidateId);
     if (reports == null
         || reports.pains().stream().filter(p -> p >= Pain.STOP).count() < STRONG_IN) {
       return Optional.empty();
     }
     return Optional.of(
-        String.format(
-            Locale.ROOT,
-            "By this client's record: %s, up to %d of 10 in the last %d sessions. Pain decides.",
-            reports.joint().map(PainFlag::label).orElse("pain"),
-            reports.worst(),
-            reports.pains().size()));
+        new HurtTooOften(reports.joint().orElseThrow(), reports.worst(), reports.pains().size()));
   }
 
-  /** What was said of it, in words; empty where nothing was. */
-  public List<String> words(String candidateId) {
-    Reports reports = byCandidate.get(candidateId);
-    if (reports == null) {
-      return List.of();
-    }
-    List<String> words = new ArrayList<>();
-    if (reports.sessions() > 0) {
-      List<String> where =
-          reports.felt().entrySet().stream()
-              .sorted(
-                  Map.Entry.<String, Integer>comparingByValue()
-                      .reversed()
-                      .thenComparing(Map.Entry.comparingByKey()))
-              .map(
-                  entry ->
-                      String.format(
-                          Locale.ROOT,
-                          "the %s in %d",
-                          entry.getKey().equals(Regions.LOWER_BACK) ? "lower back" : entry.getKey(),
-                          entry.getValue()))
-              .toList();
-      words.add(
-          String.format(
-              Locale.ROOT,
-              "This client felt it in %s of %d sessions.",
-              String.join(", ", where),
-              reports.sessions()));
-    }
-    if (reports.worst() > 0) {
-      words.add(
-          String.format(
-              Locale.ROOT,
-              "It hurt in %d of the last %d sessions, %s up to %d of 10.",
-              reports.pains().stream().filter(p -> p > 0).count(),
-              reports.pains().size(),
-              reports.joint().map(PainFlag::label).orElse("pain"),
-              reports.worst()));
-    }
-    return words;
+  /** What was said of it; empty where nothing was. */
+  public Optional<Reports> reports(String candidateId) {
+    return Optional.ofNullable(byCandidate.get(candidateId));
   }
 
   private static String exercise(String candidateId) {

@@ -2,7 +2,6 @@ package istmo.core.record;
 
 import istmo.core.anatomy.Regions;
 import istmo.core.body.Measurement.Side;
-import istmo.core.quantity.DayWords;
 import istmo.core.record.Lesson.Act;
 import istmo.core.record.Lesson.Kind;
 import istmo.core.record.Lesson.Proposal;
@@ -12,7 +11,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -137,38 +135,19 @@ public final class Lessons {
         series.series().outings().stream()
             .flatMap(outing -> outing.work().stream())
             .anyMatch(record -> record.done().loadKg() + empty > 0);
-    String figures =
-        loaded
-            ? String.format(
-                Locale.ROOT,
-                "No gain in %d sessions: about %.0f kg for one repetition at best since, %.0f kg on"
-                    + " %s.",
-                newest.size(),
-                now - empty,
-                then - empty,
-                DayWords.of(peak.on()))
-            : String.format(
-                Locale.ROOT,
-                "No gain in %d sessions: %.0f repetitions at best since, %.0f on %s.",
-                newest.size(),
-                now,
-                then,
-                DayWords.of(peak.on()));
     return Optional.of(
         new Lesson(
             Kind.STALL,
             series.series().candidateId(),
             series.name(),
-            figures,
+            new Lesson.NoGain(
+                newest.size(),
+                loaded,
+                loaded ? now - empty : now,
+                loaded ? then - empty : then,
+                peak.on()),
             told.get(told.size() - 1).on(),
-            List.of(
-                new Proposal(
-                    Act.EASIER_WEEK,
-                    "An easier week: half the sets, about nine tenths of the load, then on."),
-                new Proposal(
-                    Act.OTHER_TEMPO,
-                    "The same load, three seconds down and one still at the long end, until it"
-                        + " moves again."))));
+            List.of(Proposal.of(Act.EASIER_WEEK), Proposal.of(Act.OTHER_TEMPO))));
   }
 
   static Optional<Lesson> sideGap(ReviewedSeries series) {
@@ -178,35 +157,20 @@ public final class Lessons {
       return Optional.empty();
     }
     SideGap sideGap = gap.get();
-    String side = weaker.get() == Side.LEFT ? "left" : "right";
-    String figures =
-        String.format(
-            Locale.ROOT,
-            "The %s is %.0f ± %.0f %% behind in %d %s%s.",
-            side,
-            Math.abs(sideGap.percent()),
-            2 * sideGap.standardErrorPercent(),
-            sideGap.readings().size(),
-            sideGap.readings().size() == 1 ? "session" : "sessions",
-            sideGap.grows() ? ", and falls back further" : "");
     LocalDate on = sideGap.readings().get(sideGap.readings().size() - 1).on();
     return Optional.of(
         new Lesson(
             Kind.SIDE_GAP,
             series.series().candidateId(),
             series.name(),
-            figures,
+            new Lesson.SideBehind(
+                weaker.get(),
+                Math.abs(sideGap.percent()),
+                2 * sideGap.standardErrorPercent(),
+                sideGap.readings().size(),
+                sideGap.grows()),
             on,
-            List.of(
-                new Proposal(
-                    Act.WEAKER_SIDE_FIRST,
-                    String.format(
-                        Locale.ROOT,
-                        "The %s side first; its repetitions are the other side's limit.",
-                        side)),
-                new Proposal(
-                    Act.MORE_SETS,
-                    String.format(Locale.ROOT, "One set more for the %s side only.", side)))));
+            List.of(Proposal.of(Act.WEAKER_SIDE_FIRST), Proposal.of(Act.MORE_SETS))));
   }
 
   static Optional<Lesson> painful(ReviewedSeries series) {
@@ -221,29 +185,16 @@ public final class Lessons {
       return Optional.empty();
     }
     Pain worst = hurt.stream().max(Comparator.comparingInt(Pain::level)).orElseThrow();
-    String figures =
-        String.format(
-            Locale.ROOT,
-            "%s in %d of the last %d sessions, up to %d of 10.",
-            capital(worst.joint().label()),
-            hurt.size(),
-            newest.size(),
-            worst.level());
     List<Proposal> proposals =
         worst.level() >= Pain.STOP
-            ? List.of(new Proposal(Act.SWAP, "Swap it for one that spares this joint."))
-            : List.of(
-                new Proposal(Act.SWAP, "Swap it for one that spares this joint."),
-                new Proposal(
-                    Act.LESS_RANGE,
-                    "Less range with this load, back to the whole over weeks as long as it stays"
-                        + " below 3 of 10."));
+            ? List.of(Proposal.of(Act.SWAP))
+            : List.of(Proposal.of(Act.SWAP), Proposal.of(Act.LESS_RANGE));
     return Optional.of(
         new Lesson(
             Kind.PAINFUL,
             series.series().candidateId(),
             series.name(),
-            figures,
+            new Lesson.KeepsHurting(worst.joint(), hurt.size(), newest.size(), worst.level()),
             newest.get(newest.size() - 1).on(),
             proposals));
   }
@@ -271,32 +222,15 @@ public final class Lessons {
       }
       elsewhere.addAll(felt);
     }
-    String figures =
-        String.format(
-            Locale.ROOT,
-            "Felt in the %s in the last %d sessions, never in the %s.",
-            String.join(" and the ", words(elsewhere)),
-            newest.size(),
-            String.join(" or the ", words(groups)));
-    List<Proposal> proposals = new ArrayList<>();
-    change(series.faults(), elsewhere)
-        .ifPresent(words -> proposals.add(new Proposal(Act.RE_DIAL, words)));
-    proposals.add(
-        new Proposal(
-            Act.OTHER_TEMPO, "A step lighter, three seconds down, one still at the long end."));
-    if (proposals.size() < 2) {
-      proposals.add(
-          0,
-          new Proposal(
-              Act.RE_DIAL,
-              "Change one thing of the set-up, look what it does, and go back if it was worse."));
-    }
+    Optional<String> known = change(series.faults(), elsewhere);
+    List<Proposal> proposals =
+        List.of(new Proposal(Act.RE_DIAL, known), Proposal.of(Act.OTHER_TEMPO));
     return Optional.of(
         new Lesson(
             Kind.NOT_FELT,
             series.series().candidateId(),
             series.name(),
-            figures,
+            new Lesson.FeltElsewhere(elsewhere, newest.size(), groups),
             newest.get(newest.size() - 1).on(),
             proposals));
   }
@@ -312,7 +246,7 @@ public final class Lessons {
                         entry ->
                             entry.getKey().matches(".*\\b" + word + "\\b.*")
                                 && !entry.getKey().matches(".*meant for the " + word + ".*"))
-                    .map(entry -> capital(entry.getValue()) + "."))
+                    .map(Map.Entry::getValue))
         .findFirst();
   }
 
@@ -336,20 +270,9 @@ public final class Lessons {
                         Kind.REGION_BEHIND,
                         id,
                         name,
-                        String.format(
-                            Locale.ROOT,
-                            "%.1f effective sets a week over %d weeks; %.0f are asked.",
-                            mean,
-                            weeks.size(),
-                            asked),
+                        new Lesson.TooFewSets(id, mean, weeks.size(), asked),
                         weekly.until(),
-                        List.of(
-                            new Proposal(
-                                Act.MORE_SETS,
-                                String.format(
-                                    Locale.ROOT,
-                                    "More of what trains the %s in the coming week.",
-                                    name)))));
+                        List.of(Proposal.of(Act.MORE_SETS))));
               }
             });
     double front = mean(weeks, "quads");
@@ -363,21 +286,14 @@ public final class Lessons {
                         .group()
                         .equals(front < back ? "quads" : "hamstrings"));
     if (Math.min(front, back) < LEAST_BALANCE * Math.max(front, back) && asksBoth) {
-      String less = front < back ? "front" : "back";
       list.add(
           new Lesson(
               Kind.BALANCE,
-              less,
-              "The " + less + " of the thigh",
-              String.format(
-                  Locale.ROOT,
-                  "The %s of the thigh got %.1f effective sets a week, the %s %.1f.",
-                  less,
-                  Math.min(front, back),
-                  front < back ? "back" : "front",
-                  Math.max(front, back)),
+              front < back ? "front" : "back",
+              "The " + (front < back ? "front" : "back") + " of the thigh",
+              new Lesson.ThighOneSided(front, back),
               weekly.until(),
-              List.of(new Proposal(Act.MORE_SETS, "Give the " + less + " of the thigh more."))));
+              List.of(Proposal.of(Act.MORE_SETS))));
     }
   }
 
@@ -403,15 +319,5 @@ public final class Lessons {
   /** The group of a region; the lower back is one of its own. */
   static String group(String region) {
     return Regions.standard().has(region) ? Regions.standard().get(region).group() : region;
-  }
-
-  private static List<String> words(Set<String> groups) {
-    return groups.stream()
-        .map(group -> group.equals(Regions.LOWER_BACK) ? "lower back" : group)
-        .toList();
-  }
-
-  private static String capital(String text) {
-    return Character.toUpperCase(text.charAt(0)) + text.substring(1);
   }
 }

@@ -1,10 +1,10 @@
 package istmo.core.record;
 
+import istmo.core.quantity.Fact;
 import istmo.core.quantity.InvalidInput;
 import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -14,7 +14,7 @@ import java.util.Set;
  * which they were asked it was felt where it is meant. Feeling is no growth, so this stands beside
  * mechanics and studies and moves no verdict.
  */
-public record Practice(Count first, Count second) {
+public record Practice(Count first, Count second) implements Fact {
   /** Fewer sessions of either side say nothing. */
   private static final int LEAST = 3;
 
@@ -128,40 +128,5 @@ public record Practice(Count first, Count second) {
 
   private static double share(Count count) {
     return (count.felt() + 1.0) / (count.sessions() + 2);
-  }
-
-  /** In a coach's words. */
-  public String words() {
-    String counts = "The first: " + told(first) + ". The second: " + told(second) + ".";
-    if (difference().isEmpty()) {
-      return counts + " Too few to compare.";
-    }
-    Difference difference = difference().get();
-    String by =
-        String.format(
-            Locale.ROOT,
-            " (%+.0f of a hundred sessions; 80 %%: %+.0f to %+.0f).",
-            100 * difference.share(),
-            100 * difference.low(),
-            100 * difference.high());
-    return counts
-        + (!difference.told()
-            ? " No difference to be seen"
-            : difference.low() > 0
-                ? " Felt there more often with the first"
-                : " Felt there more often with the second")
-        + by;
-  }
-
-  private static String told(Count count) {
-    return count.sessions() == 0
-        ? "nobody was asked"
-        : "felt there in "
-            + count.felt()
-            + " of "
-            + count.sessions()
-            + (count.sessions() == 1 ? " session of " : " sessions of ")
-            + count.clients()
-            + (count.clients() == 1 ? " client" : " clients");
   }
 }

@@ -1,12 +1,13 @@
 package istmo.core.record;
 
+import istmo.core.body.PainFlag;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.equipment.Loading;
+import istmo.core.quantity.Fact;
 import istmo.core.training.OneRepetition;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 
@@ -66,7 +67,49 @@ public final class Progression {
    * @param repetitionsLow and repetitionsHigh: to aim at
    */
   public record Next(
-      Rule rule, Optional<Loading> load, int repetitionsLow, int repetitionsHigh, String words) {}
+      Rule rule, Optional<Loading> load, int repetitionsLow, int repetitionsHigh, Why why) {}
+
+  /** Why the next time is as it is, with its figures; {@code words.RecordWords} says it. */
+  public sealed interface Why extends Fact {}
+
+  /** There is no record to go by. */
+  public record NoRecord() implements Why {}
+
+  /** So many days have passed since last time; a share of its load is taken up. */
+  public record LongPause(long days, double share) implements Why {}
+
+  /** A joint hurt last time, by so many of 10. */
+  public record Hurt(PainFlag joint, int level) implements Why {
+    /** Whether that much ends the exercise. */
+    public boolean ends() {
+      return level >= Pain.STOP;
+    }
+  }
+
+  /** The range was short in most sets. */
+  public record ShortRange() implements Why {}
+
+  /** The tempo was not kept in most sets. */
+  public record TempoNotKept() implements Why {}
+
+  /** Fewer repetitions than asked in most sets; {@code again} the second time in a row. */
+  public record TooFewRepetitions(int least, boolean again) implements Why {}
+
+  /** Less in reserve than asked. */
+  public record TooNearFailure(double reserve) implements Why {}
+
+  /** At least so many repetitions in every set, then up to so many. */
+  public record RepetitionsFirst(int least, int most) implements Why {}
+
+  /** Nothing heavier can be made here. */
+  public record HeaviestHere() implements Why {}
+
+  /** The next load here is likely good for too few repetitions yet. */
+  public record NextTooHeavy(double kg, int repetitions) implements Why {}
+
+  /** All sets reached the most repetitions with the reserve asked: the smallest step up. */
+  public record AllReached(int repetitions, double reserve, double kg, int toBegin)
+      implements Why {}
 
   /**
    * What to do next time after a series.
@@ -85,7 +128,7 @@ public final class Progression {
           Optional.empty(),
           asked.repetitionsLow(),
           asked.repetitionsHigh(),
-          "Find the load in the warm-up sets.");
+          new NoRecord());
     }
     Outing newest = last.get();
     double kg = newest.workingKg();
@@ -101,33 +144,19 @@ public final class Progression {
           Optional.of(less),
           asked.repetitionsLow(),
           asked.repetitionsHigh(),
-          String.format(
-              Locale.ROOT,
-              "%d days since last time: about %.0f %% of it, and up again within a few sessions.",
-              days,
-              100 * share));
+          new LongPause(days, share));
     }
     Optional<Pain> pain = newest.worstPain();
     Loading now = Loading.nearest(kg, needs, equipment);
     Optional<Loading> below = Loading.nextBelow(kg, needs, equipment);
     if (pain.isPresent() && pain.get().level() >= Pain.CHANGE) {
       boolean stopped = pain.get().level() >= Pain.STOP;
-      String words =
-          String.format(
-              Locale.ROOT,
-              "%s %d of 10 last time: %s.",
-              pain.get().joint().label(),
-              pain.get().level(),
-              stopped
-                  ? "swap it; if it is done at all, begin light and ask after each set"
-                  : "less load through the whole range, or this load through less; no more than"
-                      + " last time in any case");
       return new Next(
           Rule.PAIN,
           stopped ? below.or(() -> Optional.of(now)) : Optional.of(now),
           asked.repetitionsLow(),
           asked.repetitionsHigh(),
-          capital(words));
+          new Hurt(pain.get().joint(), pain.get().level()));
     }
     if (mostly(
         sets,
@@ -137,8 +166,7 @@ public final class Progression {
           below.or(() -> Optional.of(now)),
           asked.repetitionsLow(),
           asked.repetitionsHigh(),
-          "The range was short in most sets: what cannot be moved through the whole range is too"
-              + " heavy. A step less, all the way.");
+          new ShortRange());
     }
     if (mostly(sets, record -> record.tempoKept().filter(kept -> !kept).isPresent())) {
       return new Next(
@@ -146,7 +174,7 @@ public final class Progression {
           Optional.of(now),
           asked.repetitionsLow(),
           asked.repetitionsHigh(),
-          "The tempo was not kept in most sets: the same load, in the tempo that is asked.");
+          new TempoNotKept());
     }
     boolean all =
         sets.stream()
@@ -176,20 +204,14 @@ public final class Progression {
             below,
             asked.repetitionsLow(),
             asked.repetitionsHigh(),
-            String.format(
-                Locale.ROOT,
-                "Fewer than %d repetitions twice in a row: one step less.",
-                asked.repetitionsLow()));
+            new TooFewRepetitions(asked.repetitionsLow(), true));
       }
       return new Next(
           Rule.SAME,
           Optional.of(now),
           asked.repetitionsLow(),
           asked.repetitionsHigh(),
-          String.format(
-              Locale.ROOT,
-              "Most sets had fewer than %d repetitions: the same load once more.",
-              asked.repetitionsLow()));
+          new TooFewRepetitions(asked.repetitionsLow(), false));
     }
     boolean spent =
         mostly(
@@ -200,10 +222,7 @@ public final class Progression {
           Optional.of(now),
           Math.max(asked.repetitionsLow(), least),
           asked.repetitionsHigh(),
-          String.format(
-              Locale.ROOT,
-              "Less in reserve than the %s asked: the same figures with more in reserve.",
-              trimmed(asked.reserve())));
+          new TooNearFailure(asked.reserve()));
     }
     int aim = Math.min(asked.repetitionsHigh(), Math.max(asked.repetitionsLow(), least + 1));
     return new Next(
@@ -211,11 +230,7 @@ public final class Progression {
         Optional.of(now),
         aim,
         asked.repetitionsHigh(),
-        String.format(
-            Locale.ROOT,
-            "Repetitions first: at least %d in every set, then up to %d.",
-            aim,
-            asked.repetitionsHigh()));
+        new RepetitionsFirst(aim, asked.repetitionsHigh()));
   }
 
   private static Next atTheTop(
@@ -233,13 +248,7 @@ public final class Progression {
             : Optional.empty();
     if (above.isEmpty()) {
       int more = least + 1;
-      return new Next(
-          Rule.NO_STEP_LEFT,
-          Optional.of(now),
-          more,
-          more + 2,
-          "Nothing heavier can be made here: more repetitions, a slower lowering, a pause at the"
-              + " long end, or a harder variant.");
+      return new Next(Rule.NO_STEP_LEFT, Optional.of(now), more, more + 2, new HeaviestHere());
     }
     double toFailure = sets.stream().mapToDouble(SetRecord::toFailure).min().orElseThrow();
     double then =
@@ -254,12 +263,7 @@ public final class Progression {
           Optional.of(now),
           least + 1,
           asked.repetitionsHigh() + BEYOND,
-          String.format(
-              Locale.ROOT,
-              "The next load here is %s kg, likely good for %.0f: more repetitions with this one"
-                  + " first.",
-              trimmed(above.get().kg()),
-              Math.max(0, Math.floor(then))));
+          new NextTooHeavy(above.get().kg(), (int) Math.max(0, Math.floor(then))));
     }
     int from = (int) Math.max(1, Math.min(asked.repetitionsHigh(), Math.floor(Math.max(then, 1))));
     return new Next(
@@ -267,28 +271,11 @@ public final class Progression {
         above,
         Math.min(from, asked.repetitionsLow()),
         asked.repetitionsHigh(),
-        String.format(
-            Locale.ROOT,
-            "All sets reached %d with %s in reserve: %s kg, the smallest step here; about %d"
-                + " repetitions to begin with.",
-            asked.repetitionsHigh(),
-            trimmed(asked.reserve()),
-            trimmed(above.get().kg()),
-            from));
+        new AllReached(asked.repetitionsHigh(), asked.reserve(), above.get().kg(), from));
   }
 
   private static boolean mostly(
       List<SetRecord> sets, java.util.function.Predicate<SetRecord> what) {
     return 2 * sets.stream().filter(what).count() > sets.size();
-  }
-
-  private static String capital(String text) {
-    return Character.toUpperCase(text.charAt(0)) + text.substring(1);
-  }
-
-  static String trimmed(double v) {
-    return v == Math.rint(v)
-        ? String.valueOf((long) v)
-        : String.format(Locale.ROOT, "%.4g", v).replaceAll("0+$", "").replaceAll("\\.$", "");
   }
 }

@@ -1,12 +1,12 @@
 package istmo.core.record;
 
 import istmo.core.body.Measurement.Side;
+import istmo.core.quantity.Fact;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -72,8 +72,12 @@ public record SideGap(
         : Optional.of(percent > 0 ? Side.LEFT : Side.RIGHT);
   }
 
-  /** Which side goes first, and why; side NONE where nothing says so. */
-  public record First(Side side, String why) {}
+  /**
+   * Which side goes first; NONE where nothing says so.
+   *
+   * @param gap by which the record says so; empty where the coach's word does
+   */
+  public record First(Side side, Optional<SideGap> gap) implements Fact {}
 
   /**
    * The weaker side by the newest series in which one is, else the other than the one said to be
@@ -88,24 +92,12 @@ public record SideGap(
             .max(Comparator.comparing(gap -> gap.readings().get(gap.readings().size() - 1).on()));
     if (told.isPresent()) {
       Side weaker = told.get().weaker().orElseThrow();
-      return new First(
-          weaker,
-          String.format(
-              Locale.ROOT,
-              "%s by the record, %.0f ± %.0f %% behind",
-              weaker == Side.LEFT ? "left" : "right",
-              Math.abs(told.get().percent()),
-              2 * told.get().standardErrorPercent()));
+      return new First(weaker, told);
     }
     return saidStronger
         .filter(side -> side != Side.NONE)
-        .map(
-            side ->
-                new First(
-                    side == Side.LEFT ? Side.RIGHT : Side.LEFT,
-                    (side == Side.LEFT ? "right" : "left")
-                        + ": the other side is said to be stronger"))
-        .orElse(new First(Side.NONE, ""));
+        .map(side -> new First(side == Side.LEFT ? Side.RIGHT : Side.LEFT, Optional.empty()))
+        .orElse(new First(Side.NONE, Optional.empty()));
   }
 
   /** Whether the slope over the outings widens the gap by more than twice the slope's own error. */

@@ -8,6 +8,7 @@ import istmo.core.equipment.Equipment;
 import istmo.core.evidence.Claims;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** What everybody can find: exercises, their set-ups, exercises by word, machines and claims. */
 public final class EverydayNames {
@@ -27,12 +28,13 @@ public final class EverydayNames {
         byWord.candidateId(),
         byWord.name(),
         byWord.alsoCalled(),
-        byWord.told());
+        Optional.of(byWord.told()));
   }
 
   /** A set-up of an exercise. */
   public static Findable of(Candidate candidate) {
-    return new Findable(Findable.Kind.SET_UP, candidate.id(), candidate.name(), List.of(), "");
+    return new Findable(
+        Findable.Kind.SET_UP, candidate.id(), candidate.name(), List.of(), Optional.empty());
   }
 
   private static List<Findable> read() {
@@ -44,21 +46,28 @@ public final class EverydayNames {
               exercise.candidates().get(0).id(),
               exercise.name(),
               exercise.alsoCalled(),
-              ""));
+              Optional.empty()));
       exercise.candidates().stream()
           .filter(candidate -> !candidate.name().equals(exercise.name()))
           .forEach(candidate -> all.add(of(candidate)));
     }
     Catalogue.standard().byWord().forEach(byWord -> all.add(of(byWord)));
     for (Equipment.Item item : Equipment.all()) {
-      all.add(new Findable(Findable.Kind.MACHINE, item.id(), item.name(), item.alsoCalled(), ""));
+      all.add(
+          new Findable(
+              Findable.Kind.MACHINE, item.id(), item.name(), item.alsoCalled(), Optional.empty()));
     }
     Claims.standard()
         .all()
         .forEach(
             claim ->
                 all.add(
-                    new Findable(Findable.Kind.CLAIM, claim.id(), claim.says(), List.of(), "")));
+                    new Findable(
+                        Findable.Kind.CLAIM,
+                        claim.id(),
+                        claim.says(),
+                        List.of(),
+                        Optional.empty())));
     return List.copyOf(all);
   }
 }

@@ -1,6 +1,8 @@
 package istmo.core.search;
 
+import istmo.core.quantity.Fact;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Something that can be found.
@@ -8,9 +10,10 @@ import java.util.List;
  * @param id of what it is, within its kind
  * @param name as it is shown
  * @param alsoCalled other names by which it is found
- * @param note what to know of it, in a sentence; empty where there is nothing
+ * @param note what to know of it; empty where there is nothing
  */
-public record Findable(Kind kind, String id, String name, List<String> alsoCalled, String note) {
+public record Findable(
+    Kind kind, String id, String name, List<String> alsoCalled, Optional<Fact> note) {
   /** What it is; of hits that match as well, the kinds that stand first come first. */
   public enum Kind {
     CLIENT,

@@ -14,12 +14,12 @@ import istmo.core.mechanics.Analyser;
 import istmo.core.movement.Parameters;
 import istmo.core.movement.Reach;
 import istmo.core.movement.Setup;
+import istmo.core.quantity.Fact;
 import istmo.core.quantity.InvalidInput;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -43,10 +43,11 @@ import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
  *     without the sled
  * @param heldKg largest weight that hung in one hand in these lifts, bare or not, kg; nothing where
  *     none did
- * @param basis what it rests on, in words
+ * @param from candidates whose lifts it rests on, by id
  */
 public record Calibration(
-    double legs, double back, Map<String, Double> maxima, double heldKg, String basis) {
+    double legs, double back, Map<String, Double> maxima, double heldKg, List<String> from)
+    implements Fact {
   /** Factors beyond which a lift is not believed. */
   private static final double LEAST = 0.35;
 
@@ -111,24 +112,13 @@ public record Calibration(
     }
     double legs = mean(ofLegs.isEmpty() ? ofBack : ofLegs);
     double back = ofLegs.isEmpty() || ofBack.isEmpty() ? legs : believed(legs, ofBack);
-    String names =
-        String.join(
-            ", ",
-            fits.stream()
-                .map(fit -> Catalogue.standard().candidate(fit.candidateId()).name())
-                .toList());
     return Optional.of(
         new Calibration(
             legs,
             back,
             Map.copyOf(maxima),
             held(maxima),
-            String.format(
-                Locale.ROOT,
-                "From %s: legs %.2f, back %.2f of what is usual for this mass and stature.",
-                names,
-                legs,
-                back)));
+            fits.stream().map(Fit::candidateId).toList()));
   }
 
   /**
@@ -139,17 +129,15 @@ public record Calibration(
     Optional<Tried> tried = tried(usual, lift);
     if (tried.isPresent() && !tried.get().believable()) {
       boolean less = tried.get().atLeast() > 0;
-      throw new InvalidInput(
+      throw InvalidInput.saying(
           "loadKg",
-          String.format(
-              Locale.ROOT,
-              "%s with %.4g kg for %d would need %s than %.0f %% of the usual strength for this"
-                  + " body: is it mistyped?",
-              Catalogue.standard().candidate(lift.candidateId()).name(),
-              lift.set().loadKg(),
-              lift.set().repetitions(),
-              less ? "less" : "more",
-              100 * (less ? LEAST : MOST)));
+          "%s with %.4g kg for %d would need %s than %.0f %% of the usual strength for this body:"
+              + " is it mistyped?",
+          Catalogue.standard().candidate(lift.candidateId()).name(),
+          lift.set().loadKg(),
+          lift.set().repetitions(),
+          less ? "less" : "more",
+          100 * (less ? LEAST : MOST));
     }
   }
 

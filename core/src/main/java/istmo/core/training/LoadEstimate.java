@@ -8,7 +8,7 @@ import istmo.core.equipment.Equipment.LoadKind;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.mechanics.Analysis;
 import istmo.core.movement.Setup;
-import java.util.Locale;
+import istmo.core.quantity.Fact;
 import java.util.Optional;
 
 /**
@@ -16,8 +16,23 @@ import java.util.Optional;
  *
  * @param lowKg and highKg: in steps that this place has; without an empty sled, with a bar
  * @param repetitions for which it is meant, two in reserve
+ * @param basis what it rests on; {@code words.PlanWords} says it
  */
-public record LoadEstimate(double lowKg, double highKg, String repetitions, String basis) {
+public record LoadEstimate(double lowKg, double highKg, String repetitions, Basis basis) {
+  /** Where a first load comes from. */
+  public enum From {
+    OWN_LIFT,
+    MODEL_AND_USUAL,
+    MODEL
+  }
+
+  /**
+   * What a first load rests on.
+   *
+   * @param share of it that the client's cautions allow to begin with, 1 for all of it
+   */
+  public record Basis(From from, double share) implements Fact {}
+
   /** From this exercise's own lift, ten per cent either way holds eight of ten. */
   private static final double FROM_ITSELF = 0.1;
 
@@ -72,22 +87,14 @@ public record LoadEstimate(double lowKg, double highKg, String repetitions, Stri
     double low = told(known.ln() - spread, empty, toFailure, share, cap, step);
     double top = own == null ? known.ln() : known.ln() + spread;
     double high = Math.max(low, told(top, empty, toFailure, share, cap, step));
-    String basis =
+    From from =
         own != null
-            ? "from this exercise's own lift, ±10 %"
+            ? From.OWN_LIFT
             : UsualLoads.beside(candidate.id(), calibration.get().maxima()).isPresent()
-                ? "from another lift, by the model and by what lifters usually handle beside it"
-                    + " (common practice); the light side of both"
-                : "by the model from another lift, which errs by about a quarter; the light side of"
-                    + " it";
+                ? From.MODEL_AND_USUAL
+                : From.MODEL;
     return Optional.of(
-        new LoadEstimate(
-            low,
-            high,
-            exercise.repetitions(),
-            share < 1
-                ? basis + String.format(Locale.ROOT, "; %.0f %% of it to begin with", 100 * share)
-                : basis));
+        new LoadEstimate(low, high, exercise.repetitions(), new Basis(from, Math.min(1, share))));
   }
 
   /** The model's figure and the usual one beside known lifts, each as sure as it is. */

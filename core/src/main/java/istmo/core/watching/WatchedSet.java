@@ -1,10 +1,10 @@
 package istmo.core.watching;
 
 import istmo.core.mechanics.Tempo;
+import istmo.core.quantity.Fact;
 import istmo.core.watching.RepetitionFinder.Repetition;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -71,11 +71,14 @@ public record WatchedSet(
   }
 
   /**
-   * One way in which repetitions differ from what was asked.
+   * One way in which repetitions differ from what was asked; {@code words.WatchingWords} says it.
    *
    * @param repetitions numbers of the repetitions, from 1
+   * @param least what they would have had: a share of the first ones' range, or seconds
+   * @param asked seconds that were asked; 0 for a range
    */
-  public record Deviation(Kind kind, List<Integer> repetitions, String words) {}
+  public record Deviation(Kind kind, List<Integer> repetitions, double least, double asked)
+      implements Fact {}
 
   public WatchedSet {
     repetitions = List.copyOf(repetitions);
@@ -106,39 +109,15 @@ public record WatchedSet(
     }
     List<Deviation> findings = new ArrayList<>();
     if (!shortOnes.isEmpty()) {
-      findings.add(
-          new Deviation(
-              Kind.SHORT_RANGE,
-              shortOnes,
-              String.format(
-                  Locale.ROOT,
-                  "Less than %.0f %% of the first ones' range in %s.",
-                  100 * SHORT,
-                  numbers(shortOnes))));
+      findings.add(new Deviation(Kind.SHORT_RANGE, shortOnes, SHORT, 0));
     }
     if (!dropped.isEmpty()) {
       findings.add(
           new Deviation(
-              Kind.DROPPED_LOWERING,
-              dropped,
-              String.format(
-                  Locale.ROOT,
-                  "Lowered in less than %.1f s, %s are asked, in %s.",
-                  DROPPED * asked.loweringS(),
-                  seconds(asked.loweringS()),
-                  numbers(dropped))));
+              Kind.DROPPED_LOWERING, dropped, DROPPED * asked.loweringS(), asked.loweringS()));
     }
     if (!missed.isEmpty()) {
-      findings.add(
-          new Deviation(
-              Kind.MISSED_PAUSE,
-              missed,
-              String.format(
-                  Locale.ROOT,
-                  "Still at the long end for less than %.1f s, %s are asked, in %s.",
-                  PAUSED * asked.lowS(),
-                  seconds(asked.lowS()),
-                  numbers(missed))));
+      findings.add(new Deviation(Kind.MISSED_PAUSE, missed, PAUSED * asked.lowS(), asked.lowS()));
     }
     return new WatchedSet(repetitions, asked, speedLoss(repetitions), findings);
   }
@@ -177,17 +156,5 @@ public record WatchedSet(
     }
     double fastest = timed.stream().mapToDouble(Repetition::meanSpeed).max().orElseThrow();
     return Math.max(0, 100 * (1 - timed.get(timed.size() - 1).meanSpeed() / fastest));
-  }
-
-  private static String seconds(double s) {
-    return s == Math.rint(s)
-        ? String.format(Locale.ROOT, "%.0f s", s)
-        : String.format(Locale.ROOT, "%.1f s", s);
-  }
-
-  /** Which repetitions, in words. */
-  public static String numbers(List<Integer> of) {
-    return (of.size() == 1 ? "repetition " : "repetitions ")
-        + String.join(", ", of.stream().map(String::valueOf).toList());
   }
 }

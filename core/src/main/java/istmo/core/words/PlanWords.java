@@ -1,6 +1,9 @@
 package istmo.core.words;
 
-import istmo.core.anatomy.Regions;
+import static istmo.core.words.Say.capital;
+import static istmo.core.words.Say.region;
+import static istmo.core.words.Say.say;
+
 import istmo.core.plan.Coverage;
 import istmo.core.plan.Coverage.FunctionShort;
 import istmo.core.plan.Coverage.RegionShort;
@@ -31,7 +34,6 @@ import istmo.core.plan.Swap.OtherLegs;
 import istmo.core.plan.Swap.OtherShare;
 import istmo.core.plan.Swap.OtherTime;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Collectors;
 
 /**
@@ -43,7 +45,7 @@ public final class PlanWords {
 
   /** What is short, and why. */
   public static String of(Shortfall shortfall) {
-    String name = region(shortfall);
+    String name = regionOf(shortfall);
     double has = shortfall.has();
     double asked = shortfall.asked();
     if (shortfall.reason() instanceof TimeShort time) {
@@ -90,7 +92,7 @@ public final class PlanWords {
     if (way instanceof SearchLonger) {
       return "Search longer.";
     }
-    return say("Accept %.1f sets for the %s.", ((Accept) way).has(), region(shortfall));
+    return say("Accept %.1f sets for the %s.", ((Accept) way).has(), regionOf(shortfall));
   }
 
   /** What keeps any week from being composed. */
@@ -187,16 +189,8 @@ public final class PlanWords {
     return say("%s: %.1f of %.0f sets.", way, sets, asked);
   }
 
-  private static String region(Shortfall shortfall) {
+  private static String regionOf(Shortfall shortfall) {
     return region(shortfall.region());
-  }
-
-  private static String region(String id) {
-    return Regions.standard().get(id).coachName();
-  }
-
-  private static String capital(String text) {
-    return Character.toUpperCase(text.charAt(0)) + text.substring(1);
   }
 
   /** "35", "2 times 35" or "35 and 50". */
@@ -205,9 +199,5 @@ public final class PlanWords {
       return minutes.stream().map(String::valueOf).collect(Collectors.joining(" and "));
     }
     return (minutes.size() > 1 ? minutes.size() + " times " : "") + minutes.get(0);
-  }
-
-  private static String say(String pattern, Object... figures) {
-    return String.format(Locale.ROOT, pattern, figures);
   }
 }

@@ -13,6 +13,8 @@ import istmo.core.ranking.brief.Brief;
 import istmo.core.ranking.order.MeasuringValue;
 import istmo.core.ranking.order.Orders;
 import istmo.core.stimulus.School;
+import istmo.core.words.Said;
+import istmo.core.words.Words;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -100,7 +102,7 @@ class MeasurementTest {
         BodyEstimate.of(
             USUAL, new Readings(List.of(reading(MeasurementKind.KNEE_TO_WALL, Side.LEFT, 0.25))));
     assertThat(Math.toDegrees(far.body().dorsiflexionLimitRad())).isCloseTo(60, within(1e-9));
-    assertThat(far.notes()).singleElement().asString().contains("60° is used");
+    assertThat(Said.together(far.notes())).contains("60° is used");
     assertThat(
             BodyEstimate.of(
                     USUAL,
@@ -152,7 +154,7 @@ class MeasurementTest {
         .isNotEmpty()
         .isSortedAccordingTo(
             (first, second) -> Integer.compare(second.affected(), first.affected()));
-    assertThat(open.get(0).sentence()).contains("of the first 10 change their place");
+    assertThat(Words.of(open.get(0))).contains("of the first 10 change their place");
     Readings ankle =
         new Readings(
             List.of(

@@ -14,6 +14,7 @@ import istmo.core.mechanics.Bodies;
 import istmo.core.movement.Posture;
 import istmo.core.movement.Setup;
 import istmo.core.quantity.InvalidInput;
+import istmo.core.words.Words;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -47,7 +48,7 @@ class TapelessStartTest {
             Map.of("footLengths", 1.75, "minutes", 5.0));
     assertThat(found.setup().get("stance")).isCloseTo(0.4725, within(1e-9));
     assertThat(found.setup().get("toeOut")).isEqualTo(30);
-    assertThat(found.sentence()).isEqualTo("Ankles 47 cm apart, toes 30° out.");
+    assertThat(Words.of(found.place())).isEqualTo("Ankles 47 cm apart, toes 30° out.");
   }
 
   /**

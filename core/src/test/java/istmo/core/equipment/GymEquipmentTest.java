@@ -17,11 +17,15 @@ import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.Ranked;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.brief.Brief;
+import istmo.core.ranking.criterion.CriterionFact;
 import istmo.core.ranking.criterion.Evaluation;
+import istmo.core.ranking.explanation.Reason;
 import istmo.core.ranking.order.MachineMeasuringValue;
 import istmo.core.ranking.order.Order;
 import istmo.core.ranking.order.Orders;
 import istmo.core.stimulus.School;
+import istmo.core.words.Said;
+import istmo.core.words.Words;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -113,11 +117,12 @@ class GymEquipmentTest {
             .max()
             .orElseThrow();
     assertThat(knee).isLessThan(95);
-    assertThat(high.reach().changes()).anyMatch(candidate -> candidate.contains("machine's stop"));
+    assertThat(Said.all(high.reach().changes()))
+        .anyMatch(candidate -> candidate.contains("machine's stop"));
     Order small = order(EVERYTHING.with("leg-press", "plateLow", 0.1));
     assertThat(of(small, "leg-press/low").reach().setup().values().get("footHeight"))
         .isGreaterThanOrEqualTo(0.1 - 1e-9);
-    assertThat(of(small, "leg-press/low").reach().changes())
+    assertThat(Said.all(of(small, "leg-press/low").reach().changes()))
         .anyMatch(candidate -> candidate.contains("foot plate ends"));
   }
 
@@ -154,7 +159,8 @@ class GymEquipmentTest {
     Order noPad =
         order(EVERYTHING.with("seated-curl", "thighPad", 0).with("seated-curl", "step", 1));
     assertThat(criterion(noPad, "seated-leg-curl/usual", "stability").value()).isEqualTo(0.5);
-    assertThat(criterion(noPad, "seated-leg-curl/usual", "stability").reason()).contains("No pad");
+    assertThat(criterion(noPad, "seated-leg-curl/usual", "stability").reason())
+        .contains(new CriterionFact.NoThighPad());
     assertThat(criterion(noPad, "seated-leg-curl/usual", "progression").value())
         .isGreaterThan(
             criterion(order(EVERYTHING), "seated-leg-curl/usual", "progression").value());
@@ -179,8 +185,9 @@ class GymEquipmentTest {
   @Test
   void aSeatThatDoesNotGoBackFarEnoughIsSaid() {
     Order order = order(EVERYTHING.with("leg-extension", "thighMost", 0.35));
-    assertThat(criterion(order, "leg-extension/upright", "stability").reason())
-        .contains("in front of the pivot");
+    assertThat(criterion(order, "leg-extension/upright", "stability").reason().orElseThrow())
+        .isInstanceOf(CriterionFact.SeatTooShort.class)
+        .satisfies(fact -> assertThat(Words.of(fact)).contains("in front of the pivot"));
     assertThat(criterion(order, "leg-extension/upright", "stability").value())
         .isLessThan(criterion(order(EVERYTHING), "leg-extension/upright", "stability").value());
   }
@@ -188,26 +195,28 @@ class GymEquipmentTest {
   /** What is not measured is marked, on every strip that hangs on it. */
   @Test
   void everyMachineSaysHowMuchOfItIsKnown() {
-    assertThat(entry(order(EVERYTHING), "leg-press/high").why())
+    assertThat(Said.all(entry(order(EVERYTHING), "leg-press/high").why()))
         .contains("Computed for a generic machine: nothing of this one is measured.");
     assertThat(entry(order(EVERYTHING.with("leg-press", "railAngle", 40)), "leg-press/high").why())
-        .contains("Of this machine 1 of 6 values that matter are measured; the rest is generic.");
-    assertThat(entry(order(EVERYTHING), "back-squat/high-bar").why())
+        .contains(new Reason.MachineKnown(1, 6));
+    assertThat(Said.all(entry(order(EVERYTHING), "back-squat/high-bar").why()))
         .noneMatch(word -> word.contains("machine"));
   }
 
   @Test
   void aRollerThatDoesNotReachTheAnkleIsSaid() {
     Order order = order(EVERYTHING.with("seated-curl", "rollerMost", 0.3));
-    assertThat(criterion(order, "seated-leg-curl/usual", "stability").reason())
-        .contains("presses on the shin");
+    assertThat(criterion(order, "seated-leg-curl/usual", "stability").reason().orElseThrow())
+        .isInstanceOf(CriterionFact.RollerTooShort.class)
+        .satisfies(fact -> assertThat(Words.of(fact)).contains("presses on the shin"));
     assertThat(
             criterion(
                     order(EVERYTHING.with("seated-curl", "rollerMost", 0.5)),
                     "seated-leg-curl/usual",
                     "stability")
-                .reason())
-        .doesNotContain("shin");
+                .reason()
+                .orElseThrow())
+        .isNotInstanceOf(CriterionFact.RollerTooShort.class);
   }
 
   @Test
@@ -219,7 +228,7 @@ class GymEquipmentTest {
         .isNotEmpty()
         .isSortedAccordingTo((a, second) -> Integer.compare(second.affected(), a.affected()));
     MachineMeasuringValue first = worth.get(0);
-    assertThat(first.sentence()).contains("change their place");
+    assertThat(Words.of(first)).contains("change their place");
     GymEquipment known =
         EVERYTHING.with(
             first.itemId(),
@@ -250,9 +259,9 @@ class GymEquipmentTest {
         .as("beginner's weight")
         .isGreaterThan(
             criterion(order(EVERYTHING), "back-squat/high-bar", "learning").points() / 0.4);
-    assertThat(entry(order, "romanian-deadlift/usual").why())
+    assertThat(Said.all(entry(order, "romanian-deadlift/usual").why()))
         .anyMatch(text -> text.contains("straighter knee"));
-    assertThat(entry(order, "leg-press/high").why())
+    assertThat(Said.all(entry(order, "leg-press/high").why()))
         .noneMatch(text -> text.contains("straighter knee"));
     assertThat(order(EVERYTHING).entries().get(0).ranked().contributions())
         .noneMatch(contribution -> contribution.criterion().equals("liked"));

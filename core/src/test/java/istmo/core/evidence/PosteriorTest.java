@@ -9,6 +9,7 @@ import istmo.core.evidence.Finding.Direction;
 import istmo.core.evidence.Posterior.Assumptions;
 import istmo.core.evidence.Posterior.Estimate;
 import istmo.core.stimulus.School;
+import istmo.core.words.EvidenceWords;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -385,7 +386,7 @@ class PosteriorTest {
     List<String> setUps = new ArrayList<>();
     Studies.standard()
         .used()
-        .forEach(finding -> setUps.add(finding.setUpA().orElseThrow().words()));
+        .forEach(finding -> setUps.add(EvidenceWords.of(finding.setUpA().orElseThrow())));
     assertThat(setUps).contains("Back squat, high bar, depth 105°");
   }
 }

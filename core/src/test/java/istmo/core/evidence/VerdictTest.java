@@ -6,6 +6,7 @@ import istmo.core.evidence.Finding.Direction;
 import istmo.core.evidence.Posterior.Estimate;
 import istmo.core.evidence.Verdict.Word;
 import istmo.core.stimulus.School;
+import istmo.core.words.Words;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
@@ -76,7 +77,7 @@ class VerdictTest {
                       .as(verdict.claim().id())
                       .isNotEqualTo(List.of(Word.SUPPORTED, Word.SUPPORTED)));
       assertThat(verdict.claim().sides().isPresent()).isEqualTo(verdict.both().isPresent());
-      assertThat(verdict.why()).isNotBlank();
+      assertThat(Words.of(verdict)).isNotBlank();
     }
   }
 

@@ -19,6 +19,8 @@ import istmo.core.movement.Setup;
 import istmo.core.movement.family.Families;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.quantity.Vec3;
+import istmo.core.words.MovementWords;
+import istmo.core.words.Words;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -148,9 +150,11 @@ class AnalyserTest {
     assertThat(tuck).isGreaterThan(10);
     assertThat(deep.cautions())
         .singleElement()
-        .asString()
-        .contains(String.format("%.0f°", tuck), "up to 10°", "Stop higher");
-    assertThat(deep.notes()).noneMatch(name -> name.contains("tucks"));
+        .satisfies(
+            caution ->
+                assertThat(Words.of(caution))
+                    .contains(String.format("%.0f°", tuck), "up to 10°", "Stop higher"));
+    assertThat(deep.notes()).noneMatch(AnalysisFact.Tucks.class::isInstance);
   }
 
   /**
@@ -301,11 +305,11 @@ class AnalyserTest {
     Setup setup = Bodies.setup("press", Map.of("kneeDepth", 85.0));
     Analysis at = (Analysis) new Analyser(LIFTER).analyse(press, setup, new LoadRule.Fixed(50));
     assertThat(at.workingKg()).isEqualTo(50);
-    assertThat(at.notes()).noneMatch(name -> name.contains("limit"));
+    assertThat(at.notes()).noneMatch(AnalysisFact.AboveLimit.class::isInstance);
     Analysis over =
         (Analysis)
             new Analyser(LIFTER).analyse(press, setup, new LoadRule.Fixed(at.limitKg() * 1.2));
-    assertThat(over.notes()).anyMatch(name -> name.contains("above the fresh limit"));
+    assertThat(over.notes()).anyMatch(AnalysisFact.AboveLimit.class::isInstance);
     assertThat(over.worstResidualNm())
         .as("what cannot be held is left over, not hidden")
         .isGreaterThan(1);
@@ -324,8 +328,8 @@ class AnalyserTest {
         .isInstanceOfSatisfying(
             CannotAnalyse.class,
             analyse -> {
-              assertThat(analyse.reason()).contains("Body weight alone");
-              assertThat(analyse.missing()).matches("about \\d+ kg of help");
+              assertThat(analyse.why()).isInstanceOf(AnalysisFact.BodyWeightTooMuch.class);
+              assertThat(MovementWords.missing(analyse.why())).matches("about \\d+ kg of help");
             });
   }
 

@@ -19,6 +19,7 @@ import istmo.core.movement.Reach;
 import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
 import istmo.core.movement.family.Families;
+import istmo.core.words.MovementWords;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -116,8 +117,8 @@ class LawsTest {
       Setup setup = random(family, r);
       AnalysisResult result = new Analyser(body).analyse(family, setup, LoadRule.USUAL);
       if (result instanceof CannotAnalyse analyse) {
-        assertThat(analyse.reason()).isNotBlank();
-        assertThat(analyse.missing()).isNotBlank();
+        assertThat(MovementWords.reason(analyse.why())).isNotBlank();
+        assertThat(MovementWords.missing(analyse.why())).isNotBlank();
         continue;
       }
       computed++;

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import istmo.core.body.Body;
 import istmo.core.movement.Posture;
+import istmo.core.words.Words;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -64,7 +65,7 @@ class RackHeightsTest {
 
   @Test
   void theyAreSaidInCentimetres() {
-    assertThat(new RackHeights(1.384, 0.655).words())
+    assertThat(Words.of(new RackHeights(1.384, 0.655)))
         .isEqualTo("Hooks at about 138 cm, safeties at about 66 cm above the floor.");
   }
 }

@@ -167,7 +167,7 @@ class LeverSquatTest {
   void aPivotOverTheFeetIsRefusedWithItsReason(double behind) {
     assertThat(posture(Map.of("pivotBehind", behind)))
         .isInstanceOfSatisfying(
-            Impossible.class, no -> assertThat(no.reason()).contains("pivot lies over the feet"));
+            Impossible.class, no -> assertThat(no.obstacle()).isEqualTo(Hindrance.PIVOT_OVER_FEET));
   }
 
   @Test
@@ -176,7 +176,7 @@ class LeverSquatTest {
         Map.of("pivotBehind", 1.4, "pivotHeight", 0.4, "feetUp", 0.12, "stop", 1.1);
     assertThat(posture(stopped))
         .isInstanceOfSatisfying(
-            Impossible.class, no -> assertThat(no.limit()).isEqualTo(Impossible.Limit.STOP));
+            Impossible.class, no -> assertThat(no.limit()).isEqualTo(Obstacle.Limit.STOP));
   }
 
   private static PostureResult posture(Map<String, Double> changes) {

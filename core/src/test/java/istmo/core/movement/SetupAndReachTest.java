@@ -14,6 +14,8 @@ import istmo.core.equipment.GymEquipment;
 import istmo.core.mechanics.Bodies;
 import istmo.core.movement.family.Families;
 import istmo.core.quantity.InvalidInput;
+import istmo.core.words.MovementWords;
+import istmo.core.words.Said;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -143,7 +145,7 @@ class SetupAndReachTest {
     Reach reach = Reach.of(STIFF, Families.get("press"), low.usual(), low.yields()).orElseThrow();
     assertThat(reach.setup().values().get("footHeight"))
         .isGreaterThan(low.usual().values().get("footHeight"));
-    assertThat(reach.changes())
+    assertThat(Said.all(reach.changes()))
         .anyMatch(
             candidate ->
                 candidate.startsWith("Feet up the plate") && candidate.contains("heels would lift"))
@@ -163,7 +165,7 @@ class SetupAndReachTest {
     Reach reach = Reach.of(tall, family, front.usual(), Optional.empty()).orElseThrow();
     Posture bottom = (Posture) family.posture(tall, reach.setup(), 1, 100);
     assertThat(Math.toDegrees(bottom.trunkLeanRad())).isBetween(35.0, 40.0);
-    assertThat(reach.changes()).singleElement().asString().contains("the trunk would lean by more");
+    assertThat(Said.together(reach.changes())).contains("the trunk would lean by more");
     Body usual = Body.estimated(1.78, 80, Sex.MALE);
     assertThat(Reach.of(usual, family, front.usual(), Optional.empty()).orElseThrow().changes())
         .isEmpty();
@@ -193,8 +195,9 @@ class SetupAndReachTest {
         .isInstanceOfSatisfying(
             Impossible.class,
             impossible -> {
-              assertThat(impossible.limit()).isEqualTo(Impossible.Limit.ANKLE);
-              assertThat(impossible.missing()).matches("\\d+° of ankle beyond this client's 36°");
+              assertThat(impossible.limit()).isEqualTo(Obstacle.Limit.ANKLE);
+              assertThat(MovementWords.missing(impossible.obstacle()))
+                  .matches("\\d+° of ankle beyond this client's 36°");
             });
     PostureResult wide =
         Families.get("squat")
@@ -202,7 +205,7 @@ class SetupAndReachTest {
     assertThat(wide)
         .isInstanceOfSatisfying(
             Impossible.class,
-            impossible -> assertThat(impossible.limit()).isEqualTo(Impossible.Limit.GEOMETRY));
+            impossible -> assertThat(impossible.limit()).isEqualTo(Obstacle.Limit.GEOMETRY));
   }
 
   /** A bottom half stays the bottom half of what this body can do. */

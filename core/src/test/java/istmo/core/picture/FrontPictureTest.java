@@ -12,6 +12,7 @@ import istmo.core.equipment.GymEquipment;
 import istmo.core.movement.Posture;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.quantity.Vec3;
+import istmo.core.words.Said;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -106,14 +107,15 @@ class FrontPictureTest {
         .as("the client's left knee is at the right of the picture")
         .isCloseTo(0.10, within(0.015));
     assertThat(in.kneeInLeft().value()).isCloseTo(as.kneeInLeft().value(), within(0.01));
-    assertThat(FrontPicture.sentences(in)).anyMatch(words -> words.startsWith("The right knee"));
+    assertThat(Said.all(FrontPicture.findings(in)))
+        .anyMatch(words -> words.startsWith("The right knee"));
   }
 
   @Test
   void aPelvisThatDropsIsTold() {
     FrontPicture.Told told = told(picture(0, 6, 0, 0.05, 0));
     assertThat(Math.toDegrees(told.pelvis().value())).isBetween(6.0, 16.0);
-    assertThat(FrontPicture.sentences(told))
+    assertThat(Said.all(FrontPicture.findings(told)))
         .anyMatch(words -> words.startsWith("The pelvis is lower at the left"));
   }
 
@@ -135,6 +137,6 @@ class FrontPictureTest {
     TechniqueReading.Compared stance = reading.figures().get(0);
     assertThat(stance.seen().value()).isCloseTo(stance.assumed(), within(0.03));
     assertThat(stance.seen().error()).isBetween(0.005, 0.06);
-    assertThat(reading.sentences()).isNotEmpty();
+    assertThat(reading.findings()).isNotEmpty();
   }
 }

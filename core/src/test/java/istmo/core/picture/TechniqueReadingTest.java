@@ -16,6 +16,7 @@ import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.record.Lesson;
+import istmo.core.words.Words;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -129,7 +130,7 @@ class TechniqueReadingTest {
             new SidePicture(good.widthPx(), good.heightPx(), marks),
             new Scene(MAN, truth, Set.of(), true));
     assertThat(reading).isInstanceOf(PictureReading.NotSeen.class);
-    assertThat(((PictureReading.NotSeen) reading).reason()).contains("ankle");
+    assertThat(Words.of(((PictureReading.NotSeen) reading).why())).contains("ankle");
   }
 
   @Test
@@ -205,14 +206,19 @@ class TechniqueReadingTest {
             List.of(sighting(DAY, 0, 2, before), sighting(DAY.plusDays(56), 0, 2, deeper)));
     assertThat(changes)
         .as("the lean differs by less than its error")
-        .containsExactly(
-            new TechniqueChange("split-squat", "Deeper by 10 cm than on 12 May 2026."));
+        .singleElement()
+        .satisfies(
+            change -> {
+              assertThat(change.exerciseId()).isEqualTo("split-squat");
+              assertThat(Words.of(change.change()))
+                  .isEqualTo("Deeper by 10 cm than on 12 May 2026.");
+            });
     assertThat(TechniqueChange.of(List.of(sighting(DAY, 0, 2, before)))).isEmpty();
     List<Sighting> both =
         List.of(sighting(DAY, 0, 2, before), sighting(DAY.plusDays(56), 0, 2, deeper));
     List<Lesson> lessons = TechniqueChange.lessons(both, DAY.plusDays(60));
     assertThat(lessons).hasSize(1);
-    assertThat(lessons.get(0).figures()).isEqualTo("Deeper by 10 cm than on 12 May 2026.");
+    assertThat(Words.of(lessons.get(0).found())).isEqualTo("Deeper by 10 cm than on 12 May 2026.");
     assertThat(lessons.get(0).proposals()).hasSize(1);
     assertThat(TechniqueChange.lessons(both, DAY.plusDays(56 + 43))).as("of the past").isEmpty();
   }

@@ -12,6 +12,7 @@ import istmo.core.plan.Planned.Item;
 import istmo.core.plan.Planned.Week;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.words.PlanWords;
+import istmo.core.words.Words;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -549,8 +550,8 @@ class ComposerTest {
     assertThat(offers.all())
         .isNotEmpty()
         .allSatisfy(offer -> assertThat(small.items()).containsAll(offer.needs()));
-    assertThat(offers.whyNot("leg-press/high")).contains("Not here: leg press 45°");
-    assertThat(offers.whyNot("good-morning/usual")).contains("lower back");
+    assertThat(Words.of(offers.whyNot("leg-press/high"))).contains("Not here: leg press 45°");
+    assertThat(Words.of(offers.whyNot("good-morning/usual"))).contains("lower back");
     assertThat(offers.all().stream().map(Offer::exerciseId).collect(Collectors.toSet()))
         .doesNotContain("good-morning", "leg-press");
   }

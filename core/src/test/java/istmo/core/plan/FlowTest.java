@@ -9,6 +9,8 @@ import istmo.core.mechanics.Tempo;
 import istmo.core.plan.Flow.Kind;
 import istmo.core.plan.Flow.Step;
 import istmo.core.record.Progression;
+import istmo.core.training.LoadEstimate;
+import istmo.core.words.Words;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -73,7 +75,7 @@ class FlowTest {
     Flow flow = Flow.of(List.of(List.of(exercise("a", TWO, false, "leg-extension"))), Side.NONE);
     assertThat(words(flow)).containsExactly("a WARM_UP 1", "a WORK 1", "a WORK 2");
     assertThat(flow.steps()).extracting(Step::ownRestS).containsExactly(0.0, 0.0, 90.0);
-    assertThat(flow.steps().get(0).note()).contains("check depth");
+    assertThat(flow.steps().get(0).note()).contains(new SetNote.FirstLightSet());
     assertThat(flow.steps().get(0).load().orElseThrow().kg())
         .isLessThan(flow.steps().get(1).load().orElseThrow().kg());
   }
@@ -114,7 +116,7 @@ class FlowTest {
     assertThat(flow.steps())
         .extracting(Step::asBefore)
         .containsExactly(false, false, true, false, true);
-    assertThat(flow.steps().get(1).note()).isEqualTo("weaker side first");
+    assertThat(flow.steps().get(1).note()).contains(new SetNote.WeakerSideFirst());
     assertThat(flow.steps().get(2).waitS()).isEqualTo(Prescription.CHANGE_SIDE_S);
     assertThat(flow.steps().get(3).ownRestS()).isEqualTo(90);
   }
@@ -185,7 +187,7 @@ class FlowTest {
     Flow flow =
         Flow.of(List.of(List.of(exercise("a", prescription, false, "leg-extension"))), Side.NONE);
     assertThat(flow.steps().stream().filter(step -> step.kind() == Kind.WORK))
-        .extracting(Step::note)
+        .extracting(step -> Words.of(step.note().orElseThrow()))
         .containsExactly("toes straight", "toes out", "toes in", "toes straight");
   }
 
@@ -252,7 +254,8 @@ class FlowTest {
         offer.in(
             Map.of("hipAngle", 80.0),
             Optional.of(
-                new istmo.core.training.LoadEstimate(20, 25, "8-12", "50 % of it to begin with")));
+                new LoadEstimate(
+                    20, 25, "8-12", new LoadEstimate.Basis(LoadEstimate.From.MODEL, 0.5))));
     Optional<WorkingLoad.Recorded> before =
         Optional.of(
             new WorkingLoad.Recorded(
@@ -264,7 +267,7 @@ class FlowTest {
             Optional.of(new Loading(65, Loading.Kind.STEPS, 0, List.of(), Loading.PlateKind.NONE)),
             8,
             12,
-            "up");
+            new Progression.RepetitionsFirst(8, 12));
     assertThat(
             WorkingLoad.of(first, TWO, GYM, before, up, 1, false)
                 .sets()
@@ -286,7 +289,7 @@ class FlowTest {
                 .orElseThrow()
                 .kg())
         .isGreaterThan(40);
-    assertThat(WorkingLoad.of(first, TWO, GYM, before, up, 1, true).basis())
+    assertThat(Words.of(WorkingLoad.of(first, TWO, GYM, before, up, 1, true).basis()))
         .contains("to begin with");
   }
 }

@@ -3,6 +3,7 @@ package istmo.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import istmo.core.equipment.Loading;
+import istmo.core.record.Progression;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -19,9 +20,16 @@ class LoadsToChooseTest {
         new WorkingLoad(
             90,
             100,
-            "the record",
+            new WorkingLoad.ByRecord(new Progression.RepetitionsFirst(8, 12)),
             List.of(),
-            List.of(new WorkingLoad.SetLine(0, 8, 12, Optional.of(hundred), List.of(), "")));
+            List.of(
+                new WorkingLoad.SetLine(
+                    0,
+                    8,
+                    12,
+                    Optional.of(hundred),
+                    List.of(),
+                    new SetNote.AsStrung(Scheme.STRAIGHT, 0, 8))));
     List<Loading> loads = LoadsToChoose.of(asked, NEEDS, Plans.EVERYTHING);
     assertThat(loads)
         .isSortedAccordingTo((first, second) -> Double.compare(first.kg(), second.kg()));
@@ -34,7 +42,8 @@ class LoadsToChooseTest {
 
   @Test
   void an_unknown_load_is_looked_for_from_the_empty_bar_to_a_fixed_end() {
-    WorkingLoad unknown = new WorkingLoad(0, 0, "", List.of(), List.of());
+    WorkingLoad unknown =
+        new WorkingLoad(0, 0, new WorkingLoad.Unknown(false), List.of(), List.of());
     List<Loading> loads = LoadsToChoose.of(unknown, NEEDS, Plans.EVERYTHING);
     assertThat(loads.get(0).kg()).isEqualTo(20);
     assertThat(loads.get(loads.size() - 1).kg()).isBetween(120.0, 120.0 + PAIR_KG);

@@ -16,6 +16,8 @@ import istmo.core.ranking.criterion.Evaluation;
 import istmo.core.ranking.order.Order;
 import istmo.core.ranking.order.Orders;
 import istmo.core.stimulus.School;
+import istmo.core.words.OrderWords;
+import istmo.core.words.Words;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -57,12 +59,12 @@ class ExclusionsTest {
             excluded -> {
               assertThat(excluded.candidateId()).isEqualTo("deadlift/conventional");
               assertThat(excluded.kind()).isEqualTo(Order.Kind.PAIN);
-              assertThat(excluded.reason()).startsWith("Sore lower back: ");
+              assertThat(Words.of(excluded.reason())).startsWith("Sore lower back: ");
             })
         .anySatisfy(
             excluded -> {
               assertThat(excluded.candidateId()).isEqualTo("hack-squat/usual");
-              assertThat(excluded.reason()).isEqualTo("Not here: hack squat.");
+              assertThat(Words.of(excluded.reason())).isEqualTo("Not here: hack squat.");
             });
     assertThat(order.all())
         .extracting(entry -> entry.ranked().id())
@@ -94,7 +96,7 @@ class ExclusionsTest {
     assertThat(excluded.instead()).isPresent();
     assertThat(excluded.instead().get().candidateId()).matches(".*(" + kind + ").*");
     assertThat(excluded.instead().get().alikeness()).isBetween(0.5, 1.0);
-    assertThat(excluded.instead().get().lost()).isNotBlank();
+    assertThat(OrderWords.lost(excluded.instead().get().lost())).isNotBlank();
   }
 
   @Test

@@ -24,12 +24,17 @@ import istmo.core.ranking.brief.Weights.Preset;
 import istmo.core.ranking.criterion.Evaluation;
 import istmo.core.ranking.criterion.ScoredCandidate;
 import istmo.core.ranking.explanation.Comparison;
+import istmo.core.ranking.explanation.ComparisonFact;
+import istmo.core.ranking.explanation.Reason;
 import istmo.core.ranking.order.Order;
+import istmo.core.ranking.order.OrderFact;
 import istmo.core.ranking.order.Orders;
 import istmo.core.ranking.order.Together;
 import istmo.core.record.Experience;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
+import istmo.core.words.Said;
+import istmo.core.words.Words;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
@@ -121,11 +126,11 @@ class HonestOrderTest {
             .findFirst()
             .orElseThrow();
     assertThat(squat.studies()).isNotEmpty();
-    assertThat(squat.why()).anyMatch(word -> word.startsWith("Studies ") && word.contains("20"));
+    assertThat(Said.all(squat.why()))
+        .anyMatch(word -> word.startsWith("Studies ") && word.contains("20"));
     assertThat(Orders.order(brief(new Aim(Map.of("AB", 3), Set.of())), EVALUATIONS).all())
-        .anyMatch(
-            entry -> entry.why().stream().anyMatch(word -> word.startsWith("No study was found")));
-    assertThat(squat.why())
+        .anyMatch(entry -> entry.why().stream().anyMatch(Reason.NoStudy.class::isInstance));
+    assertThat(Said.all(squat.why()))
         .as("opinion is told apart from studies")
         .noneMatch(word -> word.startsWith("Studies ") && word.contains("Common practice"));
   }
@@ -214,12 +219,12 @@ class HonestOrderTest {
                     .filter(name -> !carried.contains(name))
                     .forEach(stations::add));
     assertThat(stations).hasSizeLessThanOrEqualTo(2);
-    assertThat(order.notes()).anyMatch(name -> name.startsWith("One station: "));
+    assertThat(Said.all(order.notes())).anyMatch(note -> note.startsWith("One station: "));
     assertThat(order.excluded())
         .anyMatch(
             excluded ->
                 excluded.kind() == Order.Kind.PRESET
-                    && excluded.reason().equals("Another station."));
+                    && excluded.reason().equals(new OrderFact.AnotherStation()));
     assertThat(order.all().size() + order.excluded().size())
         .isEqualTo(EVALUATIONS.size() + Catalogue.standard().byWord().size());
   }
@@ -234,7 +239,7 @@ class HonestOrderTest {
                 assertThat(Catalogue.standard().exerciseOf(entry.evaluation().candidate()).needs())
                     .doesNotContain("barbell", "leg-press", "cable", "fixed-track"));
     assertThat(order.excluded())
-        .anyMatch(excluded -> excluded.reason().startsWith("Not at home: "));
+        .anyMatch(excluded -> excluded.reason() instanceof OrderFact.NotHere not && not.home());
   }
 
   @Test
@@ -367,14 +372,14 @@ class HonestOrderTest {
     assertThat(outer.members().stream().mapToDouble(Comparison.Member::chanceOfMost).sum())
         .isCloseTo(1, within(1e-9));
     assertThat(outer.members().get(0).chanceOfMost()).isGreaterThan(0.8);
-    assertThat(comparison.sentences().get(0))
+    assertThat(Words.of(comparison.facts().get(0)))
         .startsWith("Seated leg curl trains the outer hamstring most");
     assertThat(comparison.criteria()).hasSize(3);
     Comparison same =
         Comparison.of(
             brief(new Aim(Map.of("VL", 3), Set.of())),
             List.of(side("leg-press/low"), side("leg-press/high")));
-    assertThat(same.sentences().get(0)).contains("too little to count");
+    assertThat(same.facts().get(0)).isInstanceOf(ComparisonFact.HardlyMore.class);
     assertThatThrownBy(
             () -> Comparison.of(brief(BACK_OF_THE_THIGH), List.of(side("leg-press/low"))))
         .isInstanceOf(InvalidInput.class);
@@ -398,11 +403,11 @@ class HonestOrderTest {
     assertThat((outerQuad(with, 0) + Stimulus.FLOOR) / (outerQuad(without, 0) + Stimulus.FLOOR))
         .isCloseTo(Math.exp(shift), within(1e-9));
     assertThat(outerQuad(with, 1)).isLessThanOrEqualTo(outerQuad(without, 1) * Math.exp(shift));
-    assertThat(with.sentences())
+    assertThat(Said.all(with.facts()))
         .anyMatch(
             text -> text.startsWith("Leg press") && text.contains("felt it in the quads in 5 of 5"))
         .anyMatch(text -> text.contains("That moves the figure for the outer quad (sweep) by +"));
-    assertThat(without.sentences()).noneMatch(text -> text.contains("felt"));
+    assertThat(without.facts()).noneMatch(ComparisonFact.ClientSaid.class::isInstance);
   }
 
   private static double outerQuad(Comparison comparison, int side) {
@@ -452,7 +457,7 @@ class HonestOrderTest {
         .isLessThan(0.95 * entry(before, id).stimulus().get("BFL"));
     assertThat(entry(after, id).ranked().utility())
         .isLessThan(entry(before, id).ranked().utility());
-    assertThat(String.join(" ", entry(after, id).why()))
+    assertThat(Said.together(entry(after, id).why()))
         .contains("This client felt it in the lower back in 8 of 8 sessions.")
         .contains("in this client's order");
     String other =
@@ -467,7 +472,7 @@ class HonestOrderTest {
             .learning(
                 new Experience(
                     Map.of(id, told(8, Map.of("glutes", 8, "hamstrings", 8), List.of()))));
-    assertThat(String.join(" ", entry(Orders.order(two, EVALUATIONS), id).why()))
+    assertThat(Said.together(entry(Orders.order(two, EVALUATIONS), id).why()))
         .as("each aimed region that it moves")
         .containsPattern(
             "moves the figure for the outer hamstring by \\+\\d+ %, the middle glute by \\+\\d+ %");
@@ -488,7 +493,7 @@ class HonestOrderTest {
             EVALUATIONS);
     assertThat(entry(sore, id).ranked().contributions())
         .anySatisfy(contribution -> assertThat(contribution.criterion()).isEqualTo("comfort"));
-    assertThat(String.join(" ", entry(sore, id).why()))
+    assertThat(Said.together(entry(sore, id).why()))
         .contains("It hurt in 4 of the last 4 sessions");
     Order out =
         Orders.order(
@@ -500,7 +505,7 @@ class HonestOrderTest {
             excluded -> {
               assertThat(excluded.candidateId()).isEqualTo(id);
               assertThat(excluded.kind()).isEqualTo(Order.Kind.PAIN);
-              assertThat(excluded.reason())
+              assertThat(Words.of(excluded.reason()))
                   .contains("By this client's record")
                   .contains("Pain decides");
             });

@@ -21,11 +21,14 @@ import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.brief.Brief;
 import istmo.core.ranking.criterion.Evaluation;
 import istmo.core.ranking.criterion.Fit;
+import istmo.core.ranking.explanation.Reason;
 import istmo.core.ranking.order.Order;
 import istmo.core.ranking.order.Orders;
 import istmo.core.ranking.setup.Difference;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
+import istmo.core.words.Said;
+import istmo.core.words.Words;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -120,7 +123,7 @@ class OrdersTest {
                   if (evaluation
                       instanceof Evaluation.NotComputedWellEnough notComputedWellEnough) {
                     assertThat(notComputedWellEnough.candidate().exerciseId())
-                        .as(notComputedWellEnough.reason())
+                        .as(Words.of(notComputedWellEnough.why()))
                         .isIn(BARRED);
                   }
                   if (evaluation instanceof Evaluation.Computed computed) {
@@ -143,11 +146,11 @@ class OrdersTest {
   @Test
   void eachPlaceSaysFirstWhatPutsItBelowTheOneBefore() {
     List<Order.Entry> entries = order(Map.of("VL", 2), Set.of()).entries();
-    assertThat(entries.get(0).why().get(0)).startsWith("Gives ");
+    assertThat(entries.get(0).why().get(0)).isInstanceOf(Reason.Gives.class);
     for (int k = 1; k < entries.size(); k++) {
       Order.Entry above = entries.get(k - 1);
       Order.Entry entry = entries.get(k);
-      String first = entry.why().get(0);
+      String first = Words.of(entry.why().get(0));
       long points = Math.round(100 * (above.ranked().utility() - entry.ranked().utility()));
       assertThat(first)
           .startsWith(
@@ -225,7 +228,7 @@ class OrdersTest {
     assertThat(bare.entries()).isEmpty();
     assertThat(bare.firstPick()).isEmpty();
     assertThat(bare.hardly()).isNotEmpty();
-    assertThat(bare.shortage().orElseThrow().sentence())
+    assertThat(Words.of(bare.shortage().orElseThrow().fact()))
         .startsWith("Nothing here trains this well");
     assertThat(bare.shortage().orElseThrow().elsewhere())
         .anySatisfy(
@@ -287,20 +290,21 @@ class OrdersTest {
         .entries()
         .forEach(
             entry -> {
-              assertThat(entry.why())
+              assertThat(Said.all(entry.why()))
                   .anyMatch(word -> word.startsWith("Gives outer quad"))
                   .anyMatch(word -> word.startsWith("Gives out first: "))
                   .anyMatch(
                       word -> word.startsWith("No study was found") || word.startsWith("Studies "))
                   .anyMatch(word -> word.startsWith("Likely place "))
                   .anyMatch(word -> word.startsWith("It costs: "));
-              assertThat(entry.limiter()).isNotBlank();
+              assertThat(entry.limiter()).isNotEmpty();
             });
     Order.Entry most =
         order.entries().stream()
             .max(java.util.Comparator.comparingDouble(entry -> entry.stimulus().get("VL")))
             .orElseThrow();
-    assertThat(most.why()).anyMatch(word -> word.contains("about as much as anything here"));
+    assertThat(Said.all(most.why()))
+        .anyMatch(word -> word.contains("about as much as anything here"));
   }
 
   @Test
@@ -328,7 +332,8 @@ class OrdersTest {
             squat,
             Stimulus.byRegion(squat, School.STRETCH));
     assertThat(none.changes()).noneMatch(Difference.RegionChange::toldApart);
-    assertThat(none.sentences()).contains("The model cannot tell these two apart for any region.");
+    assertThat(Said.all(none.facts()))
+        .contains("The model cannot tell these two apart for any region.");
     Analysis c = Bodies.analysis(Bodies.MAN, "squat", Map.of("depth", 88.0, "wedge", 15.0));
     Difference some =
         Difference.between(
@@ -344,7 +349,7 @@ class OrdersTest {
                 change.toldApart()
                     && change.regionId().equals("GMAXM")
                     && change.to() < change.from());
-    assertThat(some.sentences())
+    assertThat(Said.all(some.facts()))
         .anyMatch(text -> text.startsWith("Trunk lean at the bottom: pinned"));
   }
 }

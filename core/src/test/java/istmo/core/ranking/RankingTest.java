@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import istmo.core.quantity.Fact;
 import istmo.core.ranking.Alternative.Criterion;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -12,6 +13,8 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 
 class RankingTest {
+  private static final Fact NO_REASON = new Fact.Written("");
+
   /** Draws of a lognormal error, each alternative with its own seed. */
   private static double[] draws(double fit, double error, long seed) {
     Random random = new Random(seed);
@@ -25,7 +28,7 @@ class RankingTest {
         id,
         fit,
         draws(fit, error, id.hashCode()),
-        List.of(new Criterion("stability", "stability", 1, stability, "")));
+        List.of(new Criterion("stability", "stability", 1, stability, NO_REASON)));
   }
 
   private static List<Alternative> five() {
@@ -160,7 +163,7 @@ class RankingTest {
                                                     ? factor
                                                     : 1),
                                             criterion.value(),
-                                            ""))
+                                            NO_REASON))
                                 .toList()))
                 .toList();
         List<String> ids =
@@ -178,8 +181,8 @@ class RankingTest {
         fit,
         draws(fit, 0.1, id.hashCode()),
         List.of(
-            new Criterion("stability", "stability", 1, stability, ""),
-            new Criterion("time", "time", 0.5, time, "")));
+            new Criterion("stability", "stability", 1, stability, NO_REASON),
+            new Criterion("time", "time", 0.5, time, NO_REASON)));
   }
 
   @Test
@@ -203,7 +206,7 @@ class RankingTest {
                             alternative.id(),
                             alternative.fit(),
                             alternative.draws(),
-                            List.of(new Criterion("stability", "stability", 0, 0.5, ""))))
+                            List.of(new Criterion("stability", "stability", 0, 0.5, NO_REASON))))
                 .toList(),
             0,
             "fit");
@@ -213,9 +216,9 @@ class RankingTest {
 
   @Test
   void nonsenseIsRefused() {
-    assertThatThrownBy(() -> new Criterion("c", "c", 1, 1.5, ""))
+    assertThatThrownBy(() -> new Criterion("c", "c", 1, 1.5, NO_REASON))
         .hasMessageContaining("within 0 to 1");
-    assertThatThrownBy(() -> new Criterion("c", "c", 1, Double.NaN, ""))
+    assertThatThrownBy(() -> new Criterion("c", "c", 1, Double.NaN, NO_REASON))
         .hasMessageContaining("within 0 to 1");
     assertThatThrownBy(() -> alternative("x", Double.NaN, 0.1, 1)).hasMessageContaining("fit");
     assertThat(Ranking.rank(List.of(), 1, "fit")).isEmpty();

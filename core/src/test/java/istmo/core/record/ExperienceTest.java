@@ -7,6 +7,8 @@ import static istmo.core.record.Done.weekly;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import istmo.core.words.RecordWords;
+import istmo.core.words.Words;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -79,7 +81,7 @@ class ExperienceTest {
     assertThat(some.anyPain()).isTrue();
     Experience strong =
         Experience.of(List.of(weekly(List.of(hurting(50, 10, 7)), List.of(hurting(50, 10, 6)))));
-    assertThat(strong.out(ID).orElseThrow())
+    assertThat(Words.of(strong.out(ID).orElseThrow()))
         .contains("sore knee")
         .contains("7 of 10")
         .contains("Pain decides");
@@ -94,7 +96,7 @@ class ExperienceTest {
                 weekly(
                     List.of(felt(50, 10, "VL", "ERECTORS")),
                     List.of(felt(50, 10, "RF"), hurting(50, 10, 2)))));
-    assertThat(experience.words(ID))
+    assertThat(RecordWords.of(experience.reports(ID).orElseThrow()))
         .containsExactly(
             "This client felt it in the quads in 2, the lower back in 1 of 2 sessions.",
             "It hurt in 1 of the last 2 sessions, sore knee up to 2 of 10.");

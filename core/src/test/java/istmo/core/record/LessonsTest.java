@@ -10,6 +10,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import istmo.core.body.Measurement.Side;
 import istmo.core.record.Lesson.Act;
 import istmo.core.record.Lesson.Kind;
+import istmo.core.words.RecordWords;
+import istmo.core.words.Words;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -45,7 +47,7 @@ class LessonsTest {
                 List.of(set(60, 10, 2))))
             .get(0);
     assertThat(lesson.kind()).isEqualTo(Kind.STALL);
-    assertThat(lesson.figures()).contains("3 sessions").contains("kg for one repetition");
+    assertThat(Words.of(lesson.found())).contains("3 sessions").contains("kg for one repetition");
     assertThat(lesson.proposals())
         .extracting(Lesson.Proposal::act)
         .containsExactly(Act.EASIER_WEEK, Act.OTHER_TEMPO);
@@ -98,8 +100,8 @@ class LessonsTest {
   void aSideThatFallsBack() {
     Lesson lesson = of(weekly(sides(10, 13), sides(10, 14), sides(9, 14))).get(0);
     assertThat(lesson.kind()).isEqualTo(Kind.SIDE_GAP);
-    assertThat(lesson.figures()).startsWith("The left is").contains("±");
-    assertThat(lesson.proposals().get(0).words()).contains("left side first");
+    assertThat(Words.of(lesson.found())).startsWith("The left is").contains("±");
+    assertThat(RecordWords.of(lesson, lesson.proposals().get(0))).contains("left side first");
   }
 
   private static List<SetRecord> sides(int left, int right) {
@@ -116,7 +118,7 @@ class LessonsTest {
                 List.of(hurting(60, 10, 5))))
             .get(0);
     assertThat(lesson.kind()).isEqualTo(Kind.PAINFUL);
-    assertThat(lesson.figures()).contains("3 of the last 4").contains("5 of 10");
+    assertThat(Words.of(lesson.found())).contains("3 of the last 4").contains("5 of 10");
     assertThat(lesson.proposals())
         .extracting(Lesson.Proposal::act)
         .containsExactly(Act.SWAP, Act.LESS_RANGE);
@@ -149,22 +151,21 @@ class LessonsTest {
             List.of(felt(60, 11, "VM")));
     Lesson lesson = of(series, "GMAXM").get(0);
     assertThat(lesson.kind()).isEqualTo(Kind.NOT_FELT);
-    assertThat(lesson.figures())
+    assertThat(Words.of(lesson.found()))
         .isEqualTo("Felt in the quads in the last 3 sessions, never in the glutes.");
-    assertThat(lesson.proposals().get(0))
-        .isEqualTo(new Lesson.Proposal(Act.RE_DIAL, "Longer stride, more lean."));
+    assertThat(lesson.proposals().get(0).act()).isEqualTo(Act.RE_DIAL);
+    assertThat(RecordWords.of(lesson, lesson.proposals().get(0)))
+        .isEqualTo("Longer stride, more lean.");
     assertThat(of(series, "VL")).as("felt where it should be, in a neighbour").isEmpty();
-    assertThat(
-            of(
-                    weekly(
-                        List.of(felt(60, 8, "ERECTORS")),
-                        List.of(felt(60, 9, "ERECTORS")),
-                        List.of(felt(60, 10, "ERECTORS"))),
-                    "BFL")
-                .get(0)
-                .proposals()
-                .get(0)
-                .words())
+    Lesson byBack =
+        of(
+                weekly(
+                    List.of(felt(60, 8, "ERECTORS")),
+                    List.of(felt(60, 9, "ERECTORS")),
+                    List.of(felt(60, 10, "ERECTORS"))),
+                "BFL")
+            .get(0);
+    assertThat(RecordWords.of(byBack, byBack.proposals().get(0)))
         .isEqualTo("Less depth, lighter, brace first.");
   }
 

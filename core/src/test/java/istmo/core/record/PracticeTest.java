@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import istmo.core.record.Practice.Count;
 import istmo.core.record.Practice.Said;
 import istmo.core.record.Practice.Side;
+import istmo.core.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -41,7 +42,7 @@ class PracticeTest {
         .isEqualTo(new Count(1, 2, 2));
     assertThat(practice.second()).as("9, 0 and beyond 0").isEqualTo(new Count(1, 3, 1));
     assertThat(practice.difference()).as("two sessions are too few").isEmpty();
-    assertThat(practice.words())
+    assertThat(Words.of(practice))
         .contains("felt there in 2 of 2 sessions of 1 client")
         .contains("Too few");
   }
@@ -82,11 +83,11 @@ class PracticeTest {
       all.add(said("c" + k, 30, "VMO"));
       all.add(said("c" + k, 0, "VL"));
     }
-    assertThat(Practice.of(OUT, STRAIGHT, Set.of("VMO"), all).words())
+    assertThat(Words.of(Practice.of(OUT, STRAIGHT, Set.of("VMO"), all)))
         .contains("more often with the first (+75 of a hundred sessions; 80 %: +");
-    assertThat(Practice.of(STRAIGHT, OUT, Set.of("VMO"), all).words())
+    assertThat(Words.of(Practice.of(STRAIGHT, OUT, Set.of("VMO"), all)))
         .contains("more often with the second (-75 of a hundred");
-    assertThat(Practice.of(OUT, STRAIGHT, Set.of("VMO", "VL"), all).words())
+    assertThat(Words.of(Practice.of(OUT, STRAIGHT, Set.of("VMO", "VL"), all)))
         .contains("No difference to be seen (+0 of");
   }
 }

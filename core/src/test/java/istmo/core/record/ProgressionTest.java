@@ -14,6 +14,7 @@ import istmo.core.equipment.Plates;
 import istmo.core.record.Progression.Asked;
 import istmo.core.record.Progression.Next;
 import istmo.core.record.Progression.Rule;
+import istmo.core.words.Words;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -145,10 +146,10 @@ class ProgressionTest {
   @MethodSource("table")
   void rules(String what, Series series, Rule rule, Double kg, int least) {
     Next next = Progression.next(series, EIGHT_TO_TWELVE, STACK, GYM, NEXT_WEEK);
-    assertThat(next.rule()).as(next.words()).isEqualTo(rule);
-    assertThat(next.load().map(Loading::kg).orElse(null)).as(next.words()).isEqualTo(kg);
-    assertThat(next.repetitionsLow()).as(next.words()).isEqualTo(least);
-    assertThat(next.words()).isNotBlank();
+    assertThat(next.rule()).as(Words.of(next.why())).isEqualTo(rule);
+    assertThat(next.load().map(Loading::kg).orElse(null)).as(Words.of(next.why())).isEqualTo(kg);
+    assertThat(next.repetitionsLow()).as(Words.of(next.why())).isEqualTo(least);
+    assertThat(Words.of(next.why())).isNotBlank();
   }
 
   @Test
@@ -171,7 +172,7 @@ class ProgressionTest {
     Next tooLarge =
         Progression.next(bar, EIGHT_TO_TWELVE, Set.of("barbell", "rack"), large, NEXT_WEEK);
     assertThat(tooLarge.rule()).isEqualTo(Rule.STEP_TOO_LARGE);
-    assertThat(tooLarge.words()).contains("70 kg").contains("good for 7");
+    assertThat(Words.of(tooLarge.why())).contains("70 kg").contains("good for 7");
   }
 
   @Test

@@ -5,8 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import istmo.core.catalogue.Candidate;
 import istmo.core.resource.TextTable;
 import istmo.core.search.Findable.Kind;
+import istmo.core.words.Words;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -71,16 +73,16 @@ class FinderTest {
   void whatIsNotComputedSaysWhy() {
     Findable swing = find("swing").get(0).thing();
     assertThat(swing.kind()).isEqualTo(Kind.BY_WORD);
-    assertThat(swing.note()).contains("not computed").contains("speed");
+    assertThat(Words.of(swing.note().orElseThrow())).contains("not computed").contains("speed");
   }
 
   @Test
   void wholeNamesGoBeforeBeginningsAndPeopleBeforeThings() {
     List<Findable> some =
         List.of(
-            new Findable(Kind.EXERCISE, "a", "Squat on a box", List.of(), ""),
-            new Findable(Kind.EXERCISE, "b", "Belt squat", List.of("squat"), ""),
-            new Findable(Kind.CLIENT, "c", "Squat Jones", List.of(), ""));
+            new Findable(Kind.EXERCISE, "a", "Squat on a box", List.of(), Optional.empty()),
+            new Findable(Kind.EXERCISE, "b", "Belt squat", List.of("squat"), Optional.empty()),
+            new Findable(Kind.CLIENT, "c", "Squat Jones", List.of(), Optional.empty()));
     assertThat(Finder.find("SQUATS", some, 10).stream().map(hit -> hit.thing().id()))
         .containsExactly("b", "c", "a");
     assertThat(Finder.find("squats", some, 10).get(0).by()).isEqualTo("squat");

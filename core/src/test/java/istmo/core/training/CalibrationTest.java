@@ -14,6 +14,7 @@ import istmo.core.mechanics.Bodies;
 import istmo.core.mechanics.LoadRule;
 import istmo.core.movement.Reach;
 import istmo.core.quantity.InvalidInput;
+import istmo.core.words.Words;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -197,8 +198,9 @@ class CalibrationTest {
                     PLACE,
                     1)
                 .orElseThrow()
-                .basis())
-        .contains("own lift");
+                .basis()
+                .from())
+        .isEqualTo(LoadEstimate.From.OWN_LIFT);
   }
 
   /**
@@ -220,9 +222,9 @@ class CalibrationTest {
         .isEqualTo(70);
     LoadEstimate half = load("back-squat/high-bar", found, PLACE, 0.5).orElseThrow();
     assertThat(half.highKg()).isEqualTo(47.5);
-    assertThat(half.basis()).contains("50 % of it to begin with");
-    assertThat(load("romanian-deadlift/usual", found, PLACE, 1).orElseThrow().basis())
-        .contains("what lifters usually handle beside it");
+    assertThat(Words.of(half.basis())).contains("50 % of it to begin with");
+    assertThat(load("romanian-deadlift/usual", found, PLACE, 1).orElseThrow().basis().from())
+        .isEqualTo(LoadEstimate.From.MODEL_AND_USUAL);
   }
 
   /**

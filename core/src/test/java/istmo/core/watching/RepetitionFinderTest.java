@@ -11,6 +11,7 @@ import istmo.core.watching.RepetitionFinder.Sample;
 import istmo.core.watching.StandInMotion.Sensor;
 import istmo.core.watching.StandInMotion.Truth;
 import istmo.core.watching.WatchedSet.Asked;
+import istmo.core.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -281,7 +282,7 @@ class RepetitionFinderTest {
     assertThat(set.findings())
         .extracting(WatchedSet.Deviation::repetitions)
         .containsExactly(List.of(6), List.of(3), List.of(5));
-    assertThat(set.findings().get(1).words()).contains("3 s are asked, in repetition 3");
+    assertThat(Words.of(set.findings().get(1))).contains("3 s are asked, in repetition 3");
     assertThat(set.speedLossPercent()).isBetween(50.0, 75.0);
   }
 

@@ -1,5 +1,6 @@
 package istmo.app.bench.web;
 
+import istmo.app.platform.FactView;
 import istmo.app.platform.MayBeMissing;
 import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Muscle;
@@ -179,8 +180,8 @@ class AnalysisController {
       @MayBeMissing SimulatedSetView set,
       @MayBeMissing Double worstResidualNm,
       Map<String, Double> regionStimulus,
-      List<String> cautions,
-      List<String> notes,
+      List<FactView> cautions,
+      List<FactView> notes,
       List<AnalysisPointView> points) {}
 
   /**
@@ -205,7 +206,7 @@ class AnalysisController {
     if (result instanceof CannotAnalyse analyse) {
       return new AnalysisView(
           Status.IMPOSSIBLE,
-          new BenchController.ObstacleView(analyse.phase(), analyse.reason(), analyse.missing()),
+          BenchController.ObstacleView.of(analyse),
           setup.values(),
           null,
           null,
@@ -230,8 +231,8 @@ class AnalysisController {
         SimulatedSetView.of(analysis.set()),
         analysis.worstResidualNm(),
         Stimulus.byRegion(analysis, school).asMap(),
-        analysis.cautions(),
-        analysis.notes(),
+        FactView.of(analysis.cautions()),
+        FactView.of(analysis.notes()),
         analysis.points().stream().map(AnalysisController::point).toList());
   }
 

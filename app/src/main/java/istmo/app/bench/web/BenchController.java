@@ -2,6 +2,7 @@ package istmo.app.bench.web;
 
 import istmo.app.bench.Bench;
 import istmo.app.platform.DrawingView;
+import istmo.app.platform.FactView;
 import istmo.app.platform.LoadView;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Rounded;
@@ -20,12 +21,15 @@ import istmo.core.mechanics.CannotAnalyse;
 import istmo.core.mechanics.RackHeights;
 import istmo.core.movement.Family;
 import istmo.core.movement.Posture;
+import istmo.core.quantity.Fact;
 import istmo.core.quantity.InvalidInput;
-import istmo.core.ranking.criterion.LimiterWords;
+import istmo.core.ranking.criterion.Limiters;
 import istmo.core.ranking.setup.Difference;
 import istmo.core.stimulus.HeaviestLength;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
+import istmo.core.words.MovementWords;
+import istmo.core.words.Words;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -33,7 +37,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -86,7 +89,13 @@ class BenchController {
 
   record LimiterView(String name, double share) {}
 
-  record ObstacleView(double phase, String reason, String missing) {}
+  /** reason: what stands in the way, in words; missing: how much of what. */
+  record ObstacleView(double phase, String reason, String missing) {
+    static ObstacleView of(CannotAnalyse cannot) {
+      return new ObstacleView(
+          cannot.phase(), MovementWords.reason(cannot.why()), MovementWords.missing(cannot.why()));
+    }
+  }
 
   record SideView(
       UUID clientId,
@@ -94,7 +103,7 @@ class BenchController {
       String candidateId,
       String name,
       Map<String, Double> setup,
-      List<String> changes,
+      List<FactView> changes,
       Set<String> measured,
       List<String> statements,
       @MayBeMissing String refusal,
@@ -106,14 +115,14 @@ class BenchController {
       List<GripView> planGrips,
       @MayBeMissing Double stickingPhase,
       List<LimiterView> limiters,
-      List<String> cautions,
-      List<String> notes,
+      List<FactView> cautions,
+      List<FactView> notes,
       Map<String, Double> stimulus,
       Map<String, StripView> strips) {}
 
   record ChangeView(String regionId, double from, double to, boolean toldApart) {}
 
-  record BenchView(List<SideView> sides, List<ChangeView> changes, List<String> sentences) {}
+  record BenchView(List<SideView> sides, List<ChangeView> changes, List<FactView> differences) {}
 
   /**
    * One exercise in one set-up, or two set-ups or clients side by side: postures, loads, what gives
@@ -157,7 +166,7 @@ class BenchController {
                                     regionChange.toldApart()))
                         .toList())
             .orElse(List.of()),
-        difference.map(Difference::sentences).orElse(List.of()));
+        difference.map(told -> FactView.of(told.facts())).orElse(List.of()));
   }
 
   static SideView view(Bench.Side side, School school) {
@@ -179,14 +188,12 @@ class BenchController {
         side.candidate().id(),
         side.candidate().name(),
         side.setup().values(),
-        side.changes(),
+        FactView.of(side.changes()),
         side.measured(),
-        side.client().cautions().statements(),
-        side.refusal().map(Cautions.Refusal::reason).orElse(null),
+        side.client().cautions().statements().stream().map(Words::of).toList(),
+        side.refusal().map(Cautions.Refusal::why).map(Words::of).orElse(null),
         LoadView.of(side.load()),
-        obstacle == null
-            ? null
-            : new ObstacleView(obstacle.phase(), obstacle.reason(), obstacle.missing()),
+        obstacle == null ? null : ObstacleView.of(obstacle),
         phases,
         last == null ? null : DrawingView.of(Stage.plan(side.body(), last)),
         last == null
@@ -197,7 +204,7 @@ class BenchController {
             : GripView.of(Grips.plan(side.body(), family(side), side.setup(), last, working)),
         analysis.map(Analysis::stickingPhase).orElse(null),
         analysis.map(done -> limiters(done)).orElse(List.of()),
-        analysis.map(Analysis::cautions).orElse(List.of()),
+        analysis.map(done -> FactView.of(done.cautions())).orElse(List.of()),
         analysis.map(done -> notes(side, done)).orElse(List.of()),
         side.stimulus().map(Rounded::of).orElse(Map.of()),
         analysis.map(done -> strips(done, school)).orElse(Map.of()));
@@ -242,12 +249,11 @@ class BenchController {
   }
 
   /** What the analysis notes, and how high hooks and safeties go. */
-  private static List<String> notes(Bench.Side side, Analysis analysis) {
+  private static List<FactView> notes(Bench.Side side, Analysis analysis) {
     Set<String> needs = Catalogue.standard().exerciseOf(side.candidate()).needs();
-    return Stream.concat(
-            analysis.notes().stream(),
-            RackHeights.of(needs, analysis).map(RackHeights::words).stream())
-        .toList();
+    List<Fact> notes = new ArrayList<>(analysis.notes());
+    RackHeights.of(needs, analysis).ifPresent(notes::add);
+    return FactView.of(notes);
   }
 
   private static Family family(Bench.Side side) {
@@ -276,8 +282,8 @@ class BenchController {
   }
 
   private static List<LimiterView> limiters(Analysis analysis) {
-    return LimiterWords.limitersByGroup(analysis.set().gaveOut()).stream()
-        .map(entry -> new LimiterView(entry.getKey(), Rounded.of(entry.getValue())))
+    return Limiters.byGroup(analysis.set().gaveOut()).stream()
+        .map(limiter -> new LimiterView(limiter.group(), Rounded.of(limiter.share())))
         .toList();
   }
 

@@ -1,6 +1,7 @@
 package istmo.app.bench.web;
 
 import istmo.app.bench.Bench;
+import istmo.app.platform.FactView;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Rounded;
 import istmo.app.schools.Schools;
@@ -9,6 +10,8 @@ import istmo.core.movement.SetupParameter;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.setup.BestSetup;
+import istmo.core.words.OrderWords;
+import istmo.core.words.Words;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -68,7 +71,7 @@ class BestSetupController {
       String sentence,
       List<MovedView> moved,
       List<String> flat,
-      List<String> bounded,
+      List<FactView> bounded,
       String elsewhere,
       int tried) {}
 
@@ -94,13 +97,13 @@ class BestSetupController {
         best.to().values(),
         Rounded.of(best.gain()),
         best.toldApart(),
-        BestSetup.sentence(best),
+        OrderWords.of(best),
         best.moved().stream()
             .map(moved -> new MovedView(moved.parameter().id(), moved.from(), moved.to()))
             .toList(),
         best.flat().stream().map(SetupParameter::id).toList(),
-        best.bounded(),
-        best.elsewhere(),
+        FactView.of(best.bounded()),
+        OrderWords.changes(best.elsewhere()),
         best.tried());
   }
 
@@ -130,8 +133,8 @@ class BestSetupController {
                     Rounded.of(
                         RegionValues.of(region -> to.get(region) - from.byRegion().get(region))))
             .orElse(Map.of());
-    return move.obstacle().isEmpty()
-        ? new WayView(move.value(), Rounded.of(from.gain(move)), null, change)
-        : new WayView(move.value(), null, move.obstacle(), Map.of());
+    return move.obstacle()
+        .map(why -> new WayView(move.value(), null, Words.of(why), Map.of()))
+        .orElseGet(() -> new WayView(move.value(), Rounded.of(from.gain(move)), null, change));
   }
 }

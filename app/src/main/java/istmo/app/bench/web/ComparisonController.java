@@ -1,6 +1,7 @@
 package istmo.app.bench.web;
 
 import istmo.app.bench.Bench;
+import istmo.app.platform.FactView;
 import istmo.app.platform.Needed;
 import istmo.app.platform.Rounded;
 import istmo.app.schools.Schools;
@@ -9,6 +10,7 @@ import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.Alternative.Criterion;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.explanation.Comparison;
+import istmo.core.ranking.explanation.ComparisonFact;
 import istmo.core.stimulus.School;
 import java.util.ArrayList;
 import java.util.List;
@@ -52,7 +54,7 @@ class ComparisonController {
 
   record RegionPointsView(String regionId, List<MemberPointView> members) {}
 
-  record PracticalView(String criterion, String label, double value, String reason) {}
+  record PracticalView(String criterion, String label, double value, FactView reason) {}
 
   record InfluenceView(
       String findingId, String citation, String conditions, String region, String found) {}
@@ -67,7 +69,7 @@ class ComparisonController {
       List<Double> repetitions,
       List<RegionPointsView> regions,
       List<List<PracticalView>> practical,
-      List<String> sentences,
+      List<FactView> differences,
       List<InfluenceView> studies) {}
 
   /**
@@ -107,11 +109,8 @@ class ComparisonController {
             .map(told -> told.criteria().stream().map(ComparisonController::practical).toList())
             .orElse(List.of()),
         comparison
-            .map(Comparison::sentences)
-            .orElse(
-                List.of(
-                    "Fewer than two of these can be computed for this client, so there is nothing"
-                        + " to set against each other.")),
+            .map(told -> FactView.of(told.facts()))
+            .orElse(List.of(FactView.of(new ComparisonFact.TooFewComputed()))),
         comparison
             .map(told -> told.studies().stream().map(ComparisonController::influence).toList())
             .orElse(List.of()));
@@ -153,7 +152,7 @@ class ComparisonController {
                     criterion.id(),
                     criterion.label(),
                     Rounded.of(criterion.value()),
-                    criterion.reason()))
+                    FactView.of(criterion.reason())))
         .toList();
   }
 

@@ -4,6 +4,7 @@ import istmo.app.bench.Bench;
 import istmo.app.catalogue.Variants;
 import istmo.app.platform.Needed;
 import istmo.core.catalogue.TapelessStart;
+import istmo.core.words.Words;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -85,6 +86,6 @@ class StartController {
             Boolean.TRUE.equals(input.stiffToday()),
             input.way(),
             input.answers() == null ? Map.of() : input.answers());
-    return new FoundView(found.setup(), found.sentence());
+    return new FoundView(found.setup(), Words.of(found.place()));
   }
 }

@@ -19,6 +19,7 @@ import istmo.core.catalogue.Movement;
 import istmo.core.equipment.Equipment;
 import istmo.core.movement.SetupParameter;
 import istmo.core.ranking.brief.Weights;
+import istmo.core.words.Words;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -206,7 +207,7 @@ class CatalogueController {
           x.cues(),
           x.stopSigns(),
           x.cautions(),
-          x.told(),
+          Words.of(x.told()),
           own,
           retired,
           version);

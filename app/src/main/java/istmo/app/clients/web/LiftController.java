@@ -9,6 +9,7 @@ import istmo.core.catalogue.Catalogue;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.training.KnownLift;
 import istmo.core.training.PerformedSet;
+import istmo.core.words.Words;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
@@ -111,7 +112,7 @@ class LiftController {
                     new StrengthView(
                         Rounded.of(calibration.legs()),
                         Rounded.of(calibration.back()),
-                        calibration.basis()))
+                        Words.of(calibration)))
             .orElse(null));
   }
 }

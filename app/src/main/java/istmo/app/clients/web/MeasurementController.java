@@ -10,6 +10,7 @@ import istmo.core.body.Measurement;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.MeasurementKind;
 import istmo.core.quantity.InvalidInput;
+import istmo.core.words.Words;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -144,7 +145,7 @@ class MeasurementController {
         client.id(),
         client.name(),
         Rounded.of(Math.toDegrees(estimate.body().dorsiflexionLimitRad())),
-        estimate.notes(),
+        estimate.notes().stream().map(Words::of).toList(),
         kinds);
   }
 

@@ -10,6 +10,7 @@ import istmo.app.sessions.Session;
 import istmo.core.anatomy.Regions;
 import istmo.core.body.PainFlag;
 import istmo.core.record.Pain;
+import istmo.core.words.Words;
 import java.time.Clock;
 import java.util.Arrays;
 import java.util.List;
@@ -60,9 +61,9 @@ class FloorController {
         session.gym().name(),
         session.createdAt(),
         session.finishedAt().orElse(null),
-        session.client().cautions().statements(),
+        session.client().cautions().statements().stream().map(Words::of).toList(),
         walk.weaker().side(),
-        walk.weaker().why(),
+        Words.of(walk.weaker()),
         walk.exercises().stream()
             .filter(exercise -> !exercise.item().ended() || !exercise.item().sets().isEmpty())
             .map(

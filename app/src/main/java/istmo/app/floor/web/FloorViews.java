@@ -17,6 +17,8 @@ import istmo.core.quantity.Required;
 import istmo.core.record.Outing;
 import istmo.core.record.Progression;
 import istmo.core.record.SetRecord;
+import istmo.core.words.MovementWords;
+import istmo.core.words.Words;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -60,7 +62,7 @@ final class FloorViews {
           step.putOn(),
           step.waitS(),
           step.ownRestS(),
-          step.note());
+          step.note().map(Words::of).orElse(""));
     }
   }
 
@@ -182,7 +184,7 @@ final class FloorViews {
         exercise.next().rule(),
         load.map(workingLoad -> Rounded.of(workingLoad.lowKg())).orElse(0.0),
         load.map(workingLoad -> Rounded.of(workingLoad.highKg())).orElse(0.0),
-        load.map(WorkingLoad::basis).orElse(""),
+        load.map(WorkingLoad::basis).map(Words::of).orElse(""),
         exercise.loads().stream().map(LoadingView::of).toList(),
         exercise.last().map(FloorViews::outing).orElse(null),
         anyExercise.cues(),
@@ -230,7 +232,8 @@ final class FloorViews {
         .map(
             parameter ->
                 new SetupWordView(
-                    parameter.label(), parameter.words(Required.entry(setup, parameter.id()))))
+                    parameter.label(),
+                    MovementWords.value(parameter, Required.entry(setup, parameter.id()))))
         .toList();
   }
 }

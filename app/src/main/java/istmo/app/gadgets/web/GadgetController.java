@@ -18,6 +18,7 @@ import istmo.core.quantity.Allowed;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.watching.RepetitionFinder.Sample;
 import istmo.core.watching.WatchedSet;
+import istmo.core.words.Words;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
@@ -185,7 +186,8 @@ class GadgetController {
         set.findings().stream()
             .map(
                 deviation ->
-                    new DeviationView(deviation.kind(), deviation.repetitions(), deviation.words()))
+                    new DeviationView(
+                        deviation.kind(), deviation.repetitions(), Words.of(deviation)))
             .toList(),
         set.rangeKept().orElse(null),
         set.tempoKept().orElse(null),

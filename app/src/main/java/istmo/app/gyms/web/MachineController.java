@@ -10,6 +10,7 @@ import istmo.core.equipment.Plates;
 import istmo.core.measuring.Pull;
 import istmo.core.measuring.ResistanceFit;
 import istmo.core.quantity.InvalidInput;
+import istmo.core.words.Words;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -148,7 +149,7 @@ class MachineController {
           resistanceFit.unit(),
           Rounded.of(resistanceFit.repeatError()),
           Rounded.of(resistanceFit.genericError()),
-          resistanceFit.notes());
+          resistanceFit.notes().stream().map(Words::of).toList());
     }
   }
 

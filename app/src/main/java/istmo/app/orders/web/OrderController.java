@@ -5,6 +5,7 @@ import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import istmo.app.orders.OrderBook;
+import istmo.app.platform.FactView;
 import istmo.app.platform.LoadView;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Needed;
@@ -21,6 +22,9 @@ import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.brief.Weights;
 import istmo.core.ranking.order.Order;
 import istmo.core.ranking.order.OrderChange;
+import istmo.core.words.OrderWords;
+import istmo.core.words.RankingWords;
+import istmo.core.words.Words;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -73,7 +77,7 @@ class OrderController {
   }
 
   record ContributionView(
-      String criterion, String label, double points, double value, String reason) {}
+      String criterion, String label, double points, double value, @MayBeMissing FactView reason) {}
 
   /** A finding that moves this candidate: shift of ln(stimulus), up or down. */
   record StudyView(
@@ -100,15 +104,15 @@ class OrderController {
       double chanceOfBest,
       int band,
       List<ContributionView> contributions,
-      List<String> why,
-      List<String> raise,
+      List<FactView> why,
+      List<FactView> raise,
       List<StudyView> studies,
       String costs,
       String limiter,
       Map<String, Double> stimulus,
       Map<String, Double> mechanics,
       Map<String, Double> setup,
-      List<String> changes,
+      List<FactView> changes,
       @MayBeMissing LoadView load,
       List<EntryView> variants) {}
 
@@ -117,7 +121,7 @@ class OrderController {
 
   /** Nothing here trains the aim well: what would, and how it is done without a machine. */
   record ShortageView(
-      String sentence, List<ElsewhereView> elsewhere, List<ImprovisationView> improvised) {}
+      FactView fact, List<ElsewhereView> elsewhere, List<ImprovisationView> improvised) {}
 
   record SubstituteView(String candidateId, String name, double alikeness, String lost) {}
 
@@ -125,7 +129,7 @@ class OrderController {
       String candidateId,
       String name,
       Order.Kind kind,
-      String reason,
+      FactView reason,
       @MayBeMissing SubstituteView instead,
       List<ImprovisationView> improvised) {}
 
@@ -135,13 +139,13 @@ class OrderController {
    */
   record ImprovisationView(String title, List<String> setUp, List<String> safety) {}
 
-  record FirstPickView(String candidateId, String decidedBy) {}
+  record FirstPickView(String candidateId, List<FactView> decidedBy) {}
 
   /**
    * The best two or three together: what each is there for, and how much of what the aim asks they
    * cover.
    */
-  record TogetherView(List<String> candidateIds, double coverage, List<String> sentences) {}
+  record TogetherView(List<String> candidateIds, double coverage, List<FactView> members) {}
 
   /**
    * entries: one for each exercise, best first; hardly: what is here and hardly trains the aim, no
@@ -157,7 +161,7 @@ class OrderController {
       @MayBeMissing FirstPickView firstPick,
       List<TogetherView> together,
       List<String> learning,
-      List<String> notes) {}
+      List<FactView> notes) {}
 
   /** Places by one school: exercise id to its place. */
   record SchoolPlacesView(String school, String label, Map<String, Integer> places) {}
@@ -170,7 +174,7 @@ class OrderController {
 
   record WithMachineInput(BriefInput brief, String item, Map<String, Double> measured) {}
 
-  record OrderChangeView(int moved, List<String> sentences) {}
+  record OrderChangeView(int moved, List<FactView> moves) {}
 
   /** Which measurement of the client would narrow this order most. */
   @PostMapping("/api/orders/measuring")
@@ -179,7 +183,7 @@ class OrderController {
         .map(
             value ->
                 new MeasuringView(
-                    value.kind(), value.kind().label(), value.affected(), value.sentence()))
+                    value.kind(), value.kind().label(), value.affected(), Words.of(value)))
         .toList();
   }
 
@@ -190,7 +194,7 @@ class OrderController {
         .map(
             value ->
                 new MachineMeasuringView(
-                    value.itemId(), value.detailId(), value.affected(), value.sentence()))
+                    value.itemId(), value.detailId(), value.affected(), Words.of(value)))
         .toList();
   }
 
@@ -204,7 +208,7 @@ class OrderController {
         .check();
     OrderChange change =
         orders.withMachine(input.brief().request(schools), input.item(), input.measured());
-    return new OrderChangeView(change.moved(), change.sentences());
+    return new OrderChangeView(change.moved(), FactView.of(change.moves()));
   }
 
   /**
@@ -226,7 +230,7 @@ class OrderController {
   private static OrderView view(OrderBook.Answer answer) {
     Order order = answer.order();
     return new OrderView(
-        answer.statements(),
+        answer.statements().stream().map(Words::of).toList(),
         order.entries().stream().map(OrderController::entry).toList(),
         order.hardly().stream().map(OrderController::entry).toList(),
         order.shortage().map(OrderController::shortage).orElse(null),
@@ -237,7 +241,7 @@ class OrderController {
                         excluded.candidateId(),
                         excluded.name(),
                         excluded.kind(),
-                        excluded.reason(),
+                        FactView.of(excluded.reason()),
                         excluded
                             .instead()
                             .map(
@@ -246,13 +250,13 @@ class OrderController {
                                         substitute.candidateId(),
                                         substitute.name(),
                                         Rounded.of(substitute.alikeness()),
-                                        substitute.lost()))
+                                        OrderWords.lost(substitute.lost())))
                             .orElse(null),
                         improvised(excluded.improvised())))
             .toList(),
         order
             .firstPick()
-            .map(pick -> new FirstPickView(pick.candidateId(), pick.decidedBy()))
+            .map(pick -> new FirstPickView(pick.candidateId(), FactView.of(pick.decidedBy())))
             .orElse(null),
         order.together().stream()
             .map(
@@ -260,10 +264,10 @@ class OrderController {
                     new TogetherView(
                         together.candidateIds(),
                         Rounded.of(together.coverage()),
-                        together.sentences()))
+                        FactView.of(together.members())))
             .toList(),
         order.learning(),
-        order.notes());
+        FactView.of(order.notes()));
   }
 
   /** Who moves when the school changes: places by every school that this coach can choose. */
@@ -303,7 +307,7 @@ class OrderController {
 
   private static ShortageView shortage(Order.Shortage shortage) {
     return new ShortageView(
-        shortage.sentence(),
+        FactView.of(shortage.fact()),
         shortage.elsewhere().stream()
             .map(
                 elsewhere ->
@@ -334,17 +338,17 @@ class OrderController {
                         contribution.label(),
                         Rounded.of(contribution.points()),
                         Rounded.of(contribution.value()),
-                        contribution.reason()))
+                        contribution.reason().map(FactView::of).orElse(null)))
             .toList(),
-        entry.why(),
-        entry.raise(),
+        FactView.of(entry.why()),
+        FactView.of(entry.raise()),
         entry.studies().stream().map(OrderController::study).toList(),
-        entry.costs(),
-        entry.limiter(),
+        RankingWords.costs(entry.costs()),
+        RankingWords.limiter(entry.limiter()),
         Rounded.of(entry.stimulus()),
         Rounded.of(entry.evaluation().stimulus()),
         entry.evaluation().reach().setup().values(),
-        entry.evaluation().reach().changes(),
+        FactView.of(entry.evaluation().reach().changes()),
         LoadView.of(entry.load()),
         entry.variants().stream().map(OrderController::entry).toList());
   }

@@ -10,6 +10,7 @@ import istmo.app.platform.Rounded;
 import istmo.core.picture.Film;
 import istmo.core.picture.PictureReading;
 import istmo.core.watching.WatchedSet;
+import istmo.core.words.Words;
 import java.util.List;
 import java.util.UUID;
 import java.util.function.ToDoubleFunction;
@@ -92,7 +93,7 @@ class FilmController {
 
   private static FilmView notSeen(PictureReading.NotSeen why) {
     return new FilmView(
-        new NotSeenView(why.reason(), why.remedy()),
+        NotSeenView.of(why),
         List.of(),
         0,
         List.of(),
@@ -110,10 +111,10 @@ class FilmController {
         repetitions,
         Rounded.of(film.watched().speedLossPercent()),
         Stream.concat(
-                film.watched().findings().stream().map(WatchedSet.Deviation::words),
-                film.findings().stream().map(Film.Finding::words))
+                film.watched().findings().stream().map(Words::of),
+                film.findings().stream().map(Words::of))
             .toList(),
-        film.lost(),
+        film.lost().stream().map(Words::of).toList(),
         new CurvesView(
             curve(film, Film.Moment::timeS),
             curve(film, Film.Moment::height),

@@ -19,6 +19,8 @@ import istmo.core.picture.Sighting;
 import istmo.core.picture.TechniqueChange;
 import istmo.core.picture.TechniqueFit;
 import istmo.core.picture.TechniqueReading;
+import istmo.core.words.PictureWords;
+import istmo.core.words.Words;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
@@ -117,7 +119,11 @@ class PictureController {
       String id, String label, String unit, double seen, double error, double assumed) {}
 
   /** Why marks tell nothing, and what to do. */
-  record NotSeenView(String reason, String remedy) {}
+  record NotSeenView(String reason, String remedy) {
+    static NotSeenView of(PictureReading.NotSeen not) {
+      return new NotSeenView(PictureWords.reason(not.why()), PictureWords.remedy(not.why()));
+    }
+  }
 
   /**
    * What marks tell; either {@code notSeen} or the rest. fitted: where the posture as read has the
@@ -183,7 +189,8 @@ class PictureController {
     FrontPicture picture = input.front();
     FrontReading reading = pictures.front(input.subject(clientId), picture);
     return new FrontView(
-        reading.figures().stream().map(PictureController::view).toList(), reading.sentences());
+        reading.figures().stream().map(PictureController::view).toList(),
+        reading.findings().stream().map(Words::of).toList());
   }
 
   /** Keeps what the marks tell as this client's technique; the picture is not kept. */
@@ -204,7 +211,7 @@ class PictureController {
 
   private static PictureReadingView notSeen(PictureReading.NotSeen why) {
     return new PictureReadingView(
-        new NotSeenView(why.reason(), why.remedy()),
+        NotSeenView.of(why),
         List.of(),
         List.of(),
         List.of(),
@@ -221,9 +228,12 @@ class PictureController {
         null,
         reading.figures().stream().map(PictureController::view).toList(),
         reading.found().technique().stream().map(PictureController::view).toList(),
-        reading.sentences(),
-        Stream.concat(reading.found().remarks().stream(), seen.remarks().stream()).toList(),
-        reading.camera(),
+        PictureWords.technique(reading),
+        Stream.concat(
+                reading.found().remarks().stream().map(Words::of),
+                seen.remarks().stream().map(Words::of))
+            .toList(),
+        PictureWords.camera(seen),
         Rounded.of(reading.loadKg()),
         seen.fitted().stream().map(MarkView::of).toList(),
         seen.expected().stream().map(MarkView::of).toList());
@@ -265,7 +275,8 @@ class PictureController {
             .toList(),
         kept.stream().map(each -> view(each, kept)).toList(),
         TechniqueChange.of(kept.stream().map(Sightings.Kept::sighting).toList()).stream()
-            .map(change -> new ChangeOfTechniqueView(change.exerciseId(), change.words()))
+            .map(
+                change -> new ChangeOfTechniqueView(change.exerciseId(), Words.of(change.change())))
             .toList());
   }
 

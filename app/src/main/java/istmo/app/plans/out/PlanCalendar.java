@@ -6,6 +6,7 @@ import istmo.core.plan.Block;
 import istmo.core.plan.Offer;
 import istmo.core.plan.Planned;
 import istmo.core.plan.Timing;
+import istmo.core.words.Words;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
@@ -71,7 +72,7 @@ public final class PlanCalendar {
           monday.plusWeeks(weekStep.number() - 1L),
           now,
           "week " + weekStep.number() + ", " + weekStep.kind().label() + ", ",
-          weekStep.words() + "\n",
+          Words.of(weekStep) + "\n",
           weekStep.load(),
           false);
     }

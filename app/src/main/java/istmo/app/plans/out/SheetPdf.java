@@ -6,6 +6,7 @@ import istmo.core.plan.Offers;
 import istmo.core.plan.Planned;
 import istmo.core.plan.Timing;
 import istmo.core.plan.WorkingLoad;
+import istmo.core.words.Words;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -180,7 +181,7 @@ public final class SheetPdf {
     if (!setup.isEmpty()) {
       lines.add("Set up: " + setup);
     }
-    offer.cues().stream().limit(2).forEach(lines::add);
+    offer.cues().stream().limit(2).map(Words::of).forEach(lines::add);
     offer.stopSigns().stream()
         .limit(3 - Math.min(2, offer.cues().size()))
         .forEach(text -> lines.add("Stop: " + text));

@@ -9,6 +9,9 @@ import istmo.core.plan.Offer;
 import istmo.core.plan.Planned;
 import istmo.core.plan.Prescription;
 import istmo.core.plan.WorkingLoad;
+import istmo.core.words.MovementWords;
+import istmo.core.words.SessionWords;
+import istmo.core.words.Words;
 import java.time.DayOfWeek;
 import java.time.format.TextStyle;
 import java.util.ArrayList;
@@ -43,6 +46,7 @@ public final class SheetWords {
             + number(prescription.tempo().liftingS())
             + "-"
             + number(prescription.tempo().topS());
+    String stringing = SessionWords.stringing(prescription);
     return prescription.sets()
         + " × "
         + range(prescription.repetitionsLow(), prescription.repetitionsHigh())
@@ -57,7 +61,7 @@ public final class SheetWords {
         + (oneLeg && prescription.sideRestS() != Prescription.CHANGE_SIDE_S
             ? ", " + prescription.sideRestS() + " s between legs"
             : "")
-        + (prescription.stringing().isEmpty() ? "" : ", " + prescription.stringing());
+        + (stringing.isEmpty() ? "" : ", " + stringing);
   }
 
   /** The load of the first set, with its plates, or how to find it. */
@@ -75,8 +79,12 @@ public final class SheetWords {
         .map(loading -> (between.isEmpty() ? "" : between + "; begin with ") + unit.words(loading))
         .orElse(
             between.isEmpty()
-                ? Character.toUpperCase(load.basis().charAt(0)) + load.basis().substring(1)
+                ? capital(Words.of(load.basis()))
                 : between + ": begin with no more than the lightest here");
+  }
+
+  private static String capital(String text) {
+    return Character.toUpperCase(text.charAt(0)) + text.substring(1);
   }
 
   /** What is only believed is said to the half kilogram. */
@@ -106,7 +114,8 @@ public final class SheetWords {
       if (v != null
           && parameter.kind() == SetupParameter.Kind.SETUP
           && !((parameter.unit().equals("kg") || parameter.unit().equals("m")) && v == 0)) {
-        parts.add(parameter.label().toLowerCase(Locale.ROOT) + " " + parameter.words(v));
+        parts.add(
+            parameter.label().toLowerCase(Locale.ROOT) + " " + MovementWords.value(parameter, v));
       }
     }
     return String.join(", ", parts);

@@ -23,6 +23,7 @@ import istmo.core.plan.Role;
 import istmo.core.plan.Shortfall;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.words.PlanWords;
+import istmo.core.words.Words;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -250,9 +251,7 @@ class PlanController {
                         answer.proved(),
                         Rounded.of(answer.seconds())))
             .orElse(null),
-        composed.obstacles().stream()
-            .map(obstacle -> FactView.of((Record) obstacle, PlanWords.of(obstacle)))
-            .toList());
+        composed.obstacles().stream().map(FactView::of).toList());
   }
 
   /** How far a search for a plan has come. It ends with the best plan that was found. */
@@ -355,7 +354,7 @@ class PlanController {
             .get(step - 1);
     return new BlockWeekView(
         new BlockWeekHeadView(
-            week.number(), week.kind().label(), week.words(), Rounded.of(week.load())),
+            week.number(), week.kind().label(), Words.of(week), Rounded.of(week.load())),
         PlanViews.days(plan, week.load()));
   }
 
@@ -364,6 +363,7 @@ class PlanController {
   MissedView missed(
       @PathVariable UUID id, @RequestParam int lastDone, @RequestParam int weeksMissed) {
     plans.get(id);
-    return new MissedView(Block.missed(weeksMissed), Block.goOnWith(lastDone, weeksMissed));
+    return new MissedView(
+        Words.of(Block.missed(weeksMissed)), Block.goOnWith(lastDone, weeksMissed));
   }
 }

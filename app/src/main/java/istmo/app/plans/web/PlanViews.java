@@ -22,7 +22,7 @@ import istmo.core.plan.Role;
 import istmo.core.plan.Timing;
 import istmo.core.plan.WorkingLoad;
 import istmo.core.quantity.Required;
-import istmo.core.words.PlanWords;
+import istmo.core.words.Words;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -67,7 +67,7 @@ final class PlanViews {
       return new WorkingLoadView(
           Rounded.of(workingLoad.lowKg()),
           Rounded.of(workingLoad.highKg()),
-          workingLoad.basis(),
+          Words.of(workingLoad.basis()),
           workingLoad.warmUps().stream()
               .map(warmUp -> new WarmUpView(warmUp.repetitions(), LoadingView.of(warmUp.load())))
               .toList(),
@@ -80,7 +80,7 @@ final class PlanViews {
                           line.repetitionsHigh(),
                           line.load().map(LoadingView::of).orElse(null),
                           line.putOn(),
-                          line.note()))
+                          Words.of(line.note())))
               .toList());
     }
   }
@@ -103,7 +103,7 @@ final class PlanViews {
       Map<String, Double> setup,
       Map<String, Double> shares,
       @MayBeMissing WorkingLoadView load,
-      List<String> remarks,
+      List<FactView> remarks,
       List<String> cues,
       List<String> stopSigns) {}
 
@@ -181,7 +181,7 @@ final class PlanViews {
         plan.gym().id(),
         plan.gym().name(),
         plan.brief(),
-        plan.client().cautions().statements(),
+        plan.client().cautions().statements().stream().map(Words::of).toList(),
         plan.document(),
         days(plan, 1),
         coverage(plan),
@@ -204,7 +204,7 @@ final class PlanViews {
                     step.addedSets(),
                     step.addedReserve(),
                     Rounded.of(step.load()),
-                    step.words()))
+                    Words.of(step)))
         .toList();
   }
 
@@ -222,7 +222,7 @@ final class PlanViews {
         Planned.Bout bout = day.bouts().get(b);
         bouts.add(
             new BoutView(
-                plan.arrangement().reason(bout),
+                Words.of(plan.arrangement().reason(bout)),
                 trouble(plan, bout),
                 timing.secondsOf(b),
                 bout.items().stream().map(item -> item(plan, item, load)).toList()));
@@ -234,7 +234,7 @@ final class PlanViews {
               day.oneStation(),
               Rounded.of(timing.minutes()),
               timing.segments().stream().map(SegmentView::of).toList(),
-              plan.arrangement().remarks(day.bouts()),
+              plan.arrangement().remarks(day.bouts()).stream().map(Words::of).toList(),
               of.sets(),
               of.thighSets(),
               of.calfSets(),
@@ -254,7 +254,7 @@ final class PlanViews {
             .toList();
     for (int a = 0; a < offers.size(); a++) {
       for (int b = a + 1; b < offers.size(); b++) {
-        Pairing.trouble(offers.get(a), offers.get(b)).ifPresent(list::add);
+        Pairing.trouble(offers.get(a), offers.get(b)).map(Words::of).ifPresent(list::add);
       }
     }
     return list;
@@ -272,7 +272,7 @@ final class PlanViews {
           false,
           item.pinned(),
           prescription,
-          plan.offers().whyNot(item.candidateId()),
+          Words.of(plan.offers().whyNot(item.candidateId())),
           null,
           false,
           Map.of(),
@@ -297,8 +297,8 @@ final class PlanViews {
         offer.setup(),
         Rounded.of(offer.shares()),
         WorkingLoadView.of(plan.load(item, load)),
-        Remarks.of(offer, item.prescription(), plan.aim(), plan.client().profile()),
-        offer.cues(),
+        FactView.of(Remarks.of(offer, item.prescription(), plan.aim(), plan.client().profile())),
+        offer.cues().stream().map(Words::of).toList(),
         offer.stopSigns());
   }
 
@@ -331,8 +331,6 @@ final class PlanViews {
         Rounded.of(coverage.back()),
         plan.targets().balance(),
         plan.targets().most(),
-        coverage.findings().stream()
-            .map(finding -> FactView.of((Record) finding, PlanWords.of(finding)))
-            .toList());
+        coverage.findings().stream().map(FactView::of).toList());
   }
 }

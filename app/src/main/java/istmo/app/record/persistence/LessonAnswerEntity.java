@@ -1,5 +1,6 @@
 package istmo.app.record.persistence;
 
+import istmo.app.record.Taken;
 import istmo.core.record.Lesson;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -44,10 +45,10 @@ public class LessonAnswerEntity {
   }
 
   /** Dismissed where no proposal is taken. */
-  public void write(Optional<Lesson.Proposal> taken, Instant at) {
+  public void write(Optional<Taken> taken, Instant at) {
     accepted = taken.isPresent();
-    act = taken.map(Lesson.Proposal::act).orElse(null);
-    words = taken.map(Lesson.Proposal::words).orElse(null);
+    act = taken.map(Taken::act).orElse(null);
+    words = taken.map(Taken::words).orElse(null);
     answeredAt = at;
   }
 
@@ -67,8 +68,8 @@ public class LessonAnswerEntity {
     return subject;
   }
 
-  public Optional<Lesson.Proposal> taken() {
-    return accepted ? Optional.of(new Lesson.Proposal(act, words)) : Optional.empty();
+  public Optional<Taken> taken() {
+    return accepted ? Optional.of(new Taken(act, words)) : Optional.empty();
   }
 
   public Instant getAnsweredAt() {

@@ -1,11 +1,14 @@
 package istmo.app.record.web;
 
 import istmo.app.clients.Clients;
+import istmo.app.platform.FactView;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Needed;
 import istmo.app.record.Answers;
 import istmo.app.record.Records;
+import istmo.app.record.Taken;
 import istmo.core.record.Lesson;
+import istmo.core.words.RecordWords;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -46,7 +49,7 @@ class LessonController {
       String label,
       String subject,
       String name,
-      String figures,
+      FactView found,
       LocalDate on,
       List<ProposalView> proposals,
       @MayBeMissing LessonAnswerView answer) {}
@@ -63,10 +66,12 @@ class LessonController {
                   lesson.kind().label(),
                   lesson.subject(),
                   lesson.name(),
-                  lesson.figures(),
+                  FactView.of(lesson.found()),
                   lesson.on(),
                   lesson.proposals().stream()
-                      .map(proposal -> new ProposalView(proposal.act(), proposal.words()))
+                      .map(
+                          proposal ->
+                              new ProposalView(proposal.act(), RecordWords.of(lesson, proposal)))
                       .toList(),
                   taught.answer().map(LessonController::answer).orElse(null));
             })
@@ -77,10 +82,7 @@ class LessonController {
     return new LessonAnswerView(
         answer.id(),
         answer.taken().isPresent(),
-        answer
-            .taken()
-            .map(proposal -> new ProposalView(proposal.act(), proposal.words()))
-            .orElse(null),
+        answer.taken().map(taken -> new ProposalView(taken.act(), taken.words())).orElse(null),
         answer.at());
   }
 
@@ -91,7 +93,7 @@ class LessonController {
   @PostMapping("/lessons/answers")
   LessonAnswerView answer(@PathVariable UUID clientId, @RequestBody AnswerInput input) {
     new Needed().field("kind", input.kind()).field("subject", input.subject()).check();
-    Optional<Lesson.Proposal> taken =
+    Optional<Taken> taken =
         Optional.ofNullable(input.taken())
             .map(
                 view -> {
@@ -99,7 +101,7 @@ class LessonController {
                       .field("taken.act", view.act())
                       .field("taken.words", view.words())
                       .check();
-                  return new Lesson.Proposal(view.act(), view.words());
+                  return new Taken(view.act(), view.words());
                 });
     return answer(answers.answer(clientId, input.kind(), input.subject(), taken));
   }

@@ -4,6 +4,7 @@ import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Rounded;
 import istmo.app.record.Practices;
 import istmo.core.record.Practice;
+import istmo.core.words.Words;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -58,7 +59,7 @@ class PracticeController {
                                     Rounded.of(difference.high()),
                                     difference.told()))
                         .orElse(null),
-                    entry.getValue().words()))
+                    Words.of(entry.getValue())))
         .toList();
   }
 }

@@ -1,6 +1,7 @@
 package istmo.app.record.web;
 
 import istmo.app.catalogue.Trainables;
+import istmo.app.platform.FactView;
 import istmo.app.platform.LoadingView;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Rounded;
@@ -17,6 +18,8 @@ import istmo.core.record.Series;
 import istmo.core.record.SetRecord;
 import istmo.core.record.SideGap;
 import istmo.core.training.Equation;
+import istmo.core.words.MovementWords;
+import istmo.core.words.RecordWords;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Arrays;
@@ -75,7 +78,8 @@ class RecordController {
         .experience()
         .byCandidate()
         .keySet()
-        .forEach(id -> said.put(id, overview.experience().words(id)));
+        .forEach(
+            id -> said.put(id, RecordWords.of(overview.experience().reports(id).orElseThrow())));
     return new RecordView(
         clientId,
         overview.client().name(),
@@ -114,7 +118,7 @@ class RecordController {
             parameter ->
                 parameter.label().toLowerCase(Locale.ROOT)
                     + " "
-                    + parameter.words(Required.entry(setup, parameter.id())))
+                    + MovementWords.value(parameter, Required.entry(setup, parameter.id())))
         .toList();
   }
 
@@ -174,7 +178,7 @@ class RecordController {
       @MayBeMissing LoadingView load,
       int repetitionsLow,
       int repetitionsHigh,
-      String words) {}
+      FactView why) {}
 
   record EquationView(Equation id, String source) {}
 
@@ -232,7 +236,7 @@ class RecordController {
                         next.load().map(LoadingView::of).orElse(null),
                         next.repetitionsLow(),
                         next.repetitionsHigh(),
-                        next.words()))
+                        FactView.of(next.why())))
             .orElse(null),
         Arrays.stream(Equation.values())
             .map(equation -> new EquationView(equation, equation.source()))

@@ -2,6 +2,7 @@ package istmo.app.search.web;
 
 import istmo.app.search.Search;
 import istmo.core.search.Findable;
+import istmo.core.words.Words;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -36,7 +37,7 @@ class SearchController {
                     hit.thing().id(),
                     hit.thing().name(),
                     hit.by(),
-                    hit.thing().note()))
+                    hit.thing().note().map(Words::of).orElse("")))
         .toList();
   }
 }

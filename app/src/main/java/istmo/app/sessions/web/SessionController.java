@@ -15,6 +15,7 @@ import istmo.core.catalogue.Trainable;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.stimulus.School;
 import istmo.core.training.PerformedSet;
+import istmo.core.words.Words;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -256,7 +257,7 @@ class SessionController {
             session.brief().keepOut(),
             Objects.requireNonNullElse(session.brief().school(), School.STRETCH.id()),
             session.brief().stiffDay()),
-        session.client().cautions().statements(),
+        session.client().cautions().statements().stream().map(Words::of).toList(),
         session.createdAt(),
         session.finishedAt().orElse(null),
         session.items().stream().map(item -> item(item, names.apply(item.candidateId()))).toList());

@@ -10,6 +10,7 @@ import istmo.core.evidence.Point;
 import istmo.core.evidence.Posterior;
 import istmo.core.evidence.Studies;
 import istmo.core.evidence.Verdict;
+import istmo.core.words.EvidenceWords;
 import java.util.List;
 import java.util.Map;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -60,8 +61,8 @@ class StudyController {
           finding.population(),
           finding.conditionA(),
           finding.conditionB(),
-          finding.setUpA().map(Point::words).orElse(null),
-          finding.setUpB().map(Point::words).orElse(null),
+          finding.setUpA().map(EvidenceWords::of).orElse(null),
+          finding.setUpB().map(EvidenceWords::of).orElse(null),
           finding.regionWords(),
           finding.site(),
           finding.measure(),
@@ -86,7 +87,8 @@ class StudyController {
   /** One side of a claim: a candidate and its set-up, to be put on the bench. */
   record ClaimSideView(String candidateId, String words, Map<String, Double> setup) {
     static ClaimSideView of(Point point) {
-      return new ClaimSideView(point.candidateId(), point.words(), point.setup().values());
+      return new ClaimSideView(
+          point.candidateId(), EvidenceWords.of(point), point.setup().values());
     }
   }
 
@@ -133,7 +135,7 @@ class StudyController {
           ids(verdict.supporting()),
           ids(verdict.opposing()),
           ids(verdict.bearing()),
-          verdict.why(),
+          EvidenceWords.of(verdict),
           claim.note());
     }
 

@@ -10,6 +10,7 @@ import istmo.core.catalogue.Trainable;
 import istmo.core.plan.Planned;
 import istmo.core.quantity.Required;
 import istmo.core.record.Lesson;
+import istmo.core.words.Words;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -91,7 +92,7 @@ class TodayController {
                         advice.lesson().kind(),
                         advice.lesson().kind().label(),
                         advice.lesson().name(),
-                        advice.lesson().figures(),
+                        Words.of(advice.lesson().found()),
                         advice.lesson().on()))
             .toList());
   }

@@ -2,6 +2,8 @@ package istmo.app.plans.out;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import istmo.core.plan.Scheme;
+import istmo.core.plan.SetNote;
 import istmo.core.plan.WorkingLoad;
 import java.util.List;
 import java.util.Optional;
@@ -9,8 +11,10 @@ import org.junit.jupiter.api.Test;
 
 class SheetWordsTest {
   private static WorkingLoad toBeFound(double low, double high) {
-    WorkingLoad.SetLine set = new WorkingLoad.SetLine(0, 8, 20, Optional.empty(), List.of(), "");
-    return new WorkingLoad(low, high, "by feel: no lift is known", List.of(), List.of(set));
+    WorkingLoad.SetLine set =
+        new WorkingLoad.SetLine(
+            0, 8, 20, Optional.empty(), List.of(), new SetNote.AsStrung(Scheme.STRAIGHT, 0, 14));
+    return new WorkingLoad(low, high, new WorkingLoad.Unknown(false), List.of(), List.of(set));
   }
 
   /** Where nothing here is as light as the load that is believed, the sheet still says the load. */
@@ -22,6 +26,7 @@ class SheetWordsTest {
 
   @Test
   void aLoadThatNothingTellsIsFound() {
-    assertThat(SheetWords.load(toBeFound(0, 0), Unit.KG)).isEqualTo("By feel: no lift is known");
+    assertThat(SheetWords.load(toBeFound(0, 0), Unit.KG))
+        .isEqualTo("No lift of this client tells: begin light, find it in the warm-up sets");
   }
 }

@@ -68,6 +68,13 @@ public final class BackExtensionFamily implements Family {
           SetupParameter.Kind.SETUP,
           List.of(),
           "upper edge of the thigh pad from the hip centres, along the thigh");
+
+  /** Choices of {@link #BEHIND_HEAD}. */
+  private enum Weight {
+    AT_CHEST,
+    ON_BACK
+  }
+
   static final SetupParameter BEHIND_HEAD =
       new SetupParameter(
           "held",
@@ -137,7 +144,7 @@ public final class BackExtensionFamily implements Family {
     Vec3 front =
         thighUp.turnedAboutZ(-Math.PI / 2); // out of the front of the thigh, towards the pad
     Vec3 trunk = new Vec3(Math.sin(lean), Math.cos(lean), 0);
-    boolean back = setup.get(BEHIND_HEAD) == 1;
+    boolean back = setup.choice(BEHIND_HEAD, Weight.class) == Weight.ON_BACK;
     double com = back ? Segments.UPPER_COM_HANDS_UP : Segments.UPPER_COM_HANGING;
     Vec3 upper = hip.plus(com * body.trunkM(), trunk);
     Vec3 load =

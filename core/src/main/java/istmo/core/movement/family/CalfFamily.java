@@ -8,6 +8,7 @@ import istmo.core.body.Body;
 import istmo.core.movement.Family;
 import istmo.core.movement.Handle;
 import istmo.core.movement.Handle.Part;
+import istmo.core.movement.Hindrance;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
 import istmo.core.movement.Parameters;
@@ -89,15 +90,16 @@ public final class CalfFamily implements Family {
           "how far the trunk leans ahead on its support");
   static final SetupParameter HANDS =
       new SetupParameter(
-          "handShare",
-          "Trunk on the hands",
-          "",
-          new Allowed(0, 1, ""),
-          0.5,
-          0.1,
-          SetupParameter.Kind.TECHNIQUE,
-          List.of(),
-          "share of the trunk's weight that the hands carry");
+              "handShare",
+              "Trunk on the hands",
+              "",
+              new Allowed(0, 1, ""),
+              0.5,
+              0.1,
+              SetupParameter.Kind.TECHNIQUE,
+              List.of(),
+              "share of the trunk's weight that the hands carry")
+          .notSearched();
 
   private static final Set<Coordinate> LEG =
       EnumSet.of(Coordinate.HIP_FLEXION, Coordinate.KNEE_FLEXION, Coordinate.ANKLE_DORSIFLEXION);
@@ -207,10 +209,7 @@ public final class CalfFamily implements Family {
                   + loadKg * shoulderX;
             });
     if (lean.isEmpty()) {
-      return new Impossible(
-          Impossible.Limit.BALANCE,
-          "The body cannot be brought over the balls of the feet.",
-          "less knee bend");
+      return new Impossible(Hindrance.BODY_NOT_OVER_BALLS);
     }
     Limb limb = limb(body, lean.get() + bend / 2, bend, dorsiflexion);
     PostureBuilder builder = builder(body, phase, limb, lean.get(), Vec3.FORWARD);
@@ -247,10 +246,7 @@ public final class CalfFamily implements Family {
             Math.toRadians(30),
             angle -> limb(body, angle, bend, dorsiflexion).hip.x());
     if (over.isEmpty()) {
-      return new Impossible(
-          Impossible.Limit.BALANCE,
-          "The hips cannot be brought over the balls of the feet.",
-          "less knee bend");
+      return new Impossible(Hindrance.HIPS_NOT_OVER_BALLS);
     }
     Limb limb = limb(body, over.get(), bend, dorsiflexion);
     double thighLean = over.get() - bend;

@@ -10,6 +10,7 @@ import istmo.core.body.Body;
 import istmo.core.movement.Family;
 import istmo.core.movement.Handle;
 import istmo.core.movement.Handle.Part;
+import istmo.core.movement.Hindrance;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
 import istmo.core.movement.Parameters;
@@ -134,10 +135,7 @@ public final class DeadliftFamily implements Family {
     double along = (l * l - body.trunkM() * body.trunkM() + d * d) / (2 * d);
     double square = l * l - along * along;
     if (!(square >= 0)) {
-      return new Impossible(
-          Impossible.Limit.GEOMETRY,
-          "These arms do not reach the bar from there.",
-          "a higher bar, or more shin lean");
+      return new Impossible(Hindrance.BAR_OUT_OF_REACH);
     }
     double away = Math.sqrt(square);
     Vec3 hip =
@@ -157,12 +155,7 @@ public final class DeadliftFamily implements Family {
     double ahead0 = (pressureX - foot.middleX(body)) / foot.heading().x();
     if (ahead0 < -Segments.MIDDLE_FROM_HEEL * body.footM()
         || ahead0 > (1 - Segments.MIDDLE_FROM_HEEL) * body.footM()) {
-      return new Impossible(
-          Impossible.Limit.BALANCE,
-          ahead0 < 0
-              ? "The weight would fall behind the heels."
-              : "The bar would pull over the toes.",
-          "another shin lean or shoulder place");
+      return new Impossible(ahead0 < 0 ? Hindrance.WEIGHT_BEHIND_HEELS : Hindrance.BAR_OVER_TOES);
     }
     PostureBuilder builder =
         new PostureBuilder(body, phase)

@@ -15,6 +15,7 @@ import istmo.core.body.Body;
 import istmo.core.movement.Family;
 import istmo.core.movement.Handle;
 import istmo.core.movement.Handle.Part;
+import istmo.core.movement.Hindrance;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
 import istmo.core.movement.PostureBuilder;
@@ -165,26 +166,17 @@ public final class GuidedSquatFamily implements Family {
               return (Double.isNaN(s) ? -Math.PI / 2 : s) + angle - TOP;
             });
     if (top.isEmpty()) {
-      return new Impossible(
-          Impossible.Limit.GEOMETRY,
-          "With the feet there no leg position follows the track.",
-          "move the feet, or change the trunk lean");
+      return new Impossible(Hindrance.LEG_CANNOT_FOLLOW_TRACK);
     }
     double thigh = top.get() + phase * (bottom - top.get());
     double lean = LegGeometry.follow(setup.rad(LEAN), thigh, bottom);
     double shank = shankOf.at(thigh);
     if (Double.isNaN(shank)) {
-      return new Impossible(
-          Impossible.Limit.GEOMETRY,
-          "With the feet there the shin cannot follow the track.",
-          "move the feet, or change the trunk lean");
+      return new Impossible(Hindrance.SHIN_CANNOT_FOLLOW_TRACK);
     }
     Optional<Vec3[]> leg = LegGeometry.standingLeg(body, foot, shank, thigh);
     if (leg.isEmpty()) {
-      return new Impossible(
-          Impossible.Limit.GEOMETRY,
-          "The stance is too wide for this thigh.",
-          "a narrower stance, or toes further out");
+      return new Impossible(Hindrance.STANCE_TOO_WIDE);
     }
     Vec3 knee = leg.get()[0];
     Vec3 hip = leg.get()[1];
@@ -213,10 +205,7 @@ public final class GuidedSquatFamily implements Family {
     double all = push + loadKg * pushPerKg;
     double down = body.massKg() * Load.G + loadKg * weightPerKg + all * sine;
     if (!(Math.abs(all * cosine) <= MOST_FRICTION * down)) {
-      return new Impossible(
-          Impossible.Limit.GEOMETRY,
-          "The feet would slip away under the push of the track.",
-          "feet nearer the track");
+      return new Impossible(Hindrance.FEET_WOULD_SLIP);
     }
     Vec3 floor = new Vec3(-push * cosine / 2, (body.massKg() * Load.G + push * sine) / 2, 0);
     Vec3 floorPerKg = new Vec3(-pushPerKg * cosine / 2, (weightPerKg + pushPerKg * sine) / 2, 0);

@@ -16,6 +16,7 @@ import istmo.core.movement.Family;
 import istmo.core.movement.FreeContact;
 import istmo.core.movement.Handle;
 import istmo.core.movement.Handle.Part;
+import istmo.core.movement.Hindrance;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
 import istmo.core.movement.PostureBuilder;
@@ -144,10 +145,7 @@ public final class HackFamily implements Family {
     double side = setup.get(STANCE) / 2 - body.hipHalfDistanceM();
     double square = reach * reach - setup.get(FORWARD) * setup.get(FORWARD) - side * side;
     if (!(square > 0)) {
-      return new Impossible(
-          Impossible.Limit.GEOMETRY,
-          "The feet are further out than the leg reaches at this knee bend.",
-          "feet nearer the hips, or less knee bend");
+      return new Impossible(Hindrance.FEET_TOO_FAR_OUT);
     }
     double gap = Math.sqrt(square) + body.ankleHeightM() - PAD_BELOW_HIP;
     if (gap < setup.get(STOP)) {
@@ -157,8 +155,7 @@ public final class HackFamily implements Family {
     Vec3 ankle = ahead.times(setup.get(FORWARD)).plus(setup.get(STANCE) / 2, Vec3.RIGHT);
     Optional<Vec3> knee = LegGeometry.knee(ankle, hip, body, toe);
     if (knee.isEmpty()) {
-      return new Impossible(
-          Impossible.Limit.GEOMETRY, "The leg does not reach.", "feet nearer the hips");
+      return new Impossible(Hindrance.LEG_TOO_SHORT);
     }
     PostureBuilder builder =
         new PostureBuilder(body, phase)

@@ -12,6 +12,7 @@ import istmo.core.body.Body;
 import istmo.core.movement.Family;
 import istmo.core.movement.Handle;
 import istmo.core.movement.Handle.Part;
+import istmo.core.movement.Hindrance;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
 import istmo.core.movement.Parameters;
@@ -183,7 +184,7 @@ public final class HingeFamily implements Family {
   public double inOneHand(Setup setup) {
     return kind == Kind.CABLE
         ? 0.5
-        : Hold.values()[(int) setup.get(HOLD)].hangs() ? Parameters.inOneOfTwoHands(setup) : 0;
+        : setup.choice(HOLD, Hold.class).hangs() ? Parameters.inOneOfTwoHands(setup) : 0;
   }
 
   @Override
@@ -209,7 +210,7 @@ public final class HingeFamily implements Family {
   public PostureResult posture(Body body, Setup setup, double phase, double loadKg) {
     double lean = TOP + phase * (setup.rad(LEAN) - TOP);
     double bend = setup.rad(KNEE_BEND);
-    Hold hold = kind == Kind.CABLE ? Hold.BAR : Hold.values()[(int) setup.get(HOLD)];
+    Hold hold = kind == Kind.CABLE ? Hold.BAR : setup.choice(HOLD, Hold.class);
     LegGeometry.Foot foot =
         LegGeometry.Foot.onFloor(body, setup.get(STANCE), setup.rad(TOE_OUT), 0);
     double middle = foot.middleX(body);
@@ -223,18 +224,12 @@ public final class HingeFamily implements Family {
                 angle ->
                     tipping(body, setup, foot, bend, angle, lean, hold, middle, pressureX, loadKg));
     if (shank.isEmpty()) {
-      return new Impossible(
-          Impossible.Limit.BALANCE,
-          "No shin angle brings load and body over the feet.",
-          "less trunk lean or more knee bend");
+      return new Impossible(Hindrance.NO_SHIN_ANGLE_BALANCES);
     }
     Optional<Vec3[]> standing =
         LegGeometry.standingLeg(body, foot, shank.get(), bend - shank.get());
     if (standing.isEmpty()) {
-      return new Impossible(
-          Impossible.Limit.GEOMETRY,
-          "The stance is too wide for this thigh.",
-          "a narrower stance, or toes further out");
+      return new Impossible(Hindrance.STANCE_TOO_WIDE);
     }
     Vec3[] leg = standing.get();
     Vec3 hip = leg[1];
@@ -243,7 +238,7 @@ public final class HingeFamily implements Family {
             hip.x() + body.trunkM() * Math.sin(lean), hip.y() + body.trunkM() * Math.cos(lean), 0);
     Optional<Vec3> held = held(body, setup, hold, hip, lean, middle, loadKg);
     if (held.isEmpty()) {
-      return new Impossible(Impossible.Limit.GEOMETRY, "The arms do not reach.", "less trunk lean");
+      return new Impossible(Hindrance.ARMS_TOO_SHORT);
     }
     Vec3 at = held.get();
     PostureBuilder builder =

@@ -9,8 +9,10 @@ import istmo.core.movement.Family;
 import istmo.core.movement.FreeContact;
 import istmo.core.movement.Handle;
 import istmo.core.movement.Handle.Part;
+import istmo.core.movement.Hindrance;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
+import istmo.core.movement.Obstacle;
 import istmo.core.movement.Parameters;
 import istmo.core.movement.PostureBuilder;
 import istmo.core.movement.PostureResult;
@@ -133,13 +135,12 @@ public final class HipMachineFamily implements Family {
     double closed = setup.rad(NARROW);
     double open = setup.rad(WIDE);
     if (!(open > closed)) {
-      return new Impossible(
-          Impossible.Limit.GEOMETRY, "The range is empty.", "knees further apart at the open end");
+      return new Impossible(Hindrance.NO_RANGE_BETWEEN_KNEES);
     }
     double azimuth = abduction ? open + phase * (closed - open) : closed + phase * (open - closed);
     double hipFlexion = setup.rad(HIP);
     if (hipFlexion > body.hipFlexionLimitRad()) {
-      return new Impossible(Impossible.Limit.PELVIS, "The hip does not bend so far.", "less lean");
+      return new Impossible(Hindrance.HIP_BENDS_LESS_LEANING);
     }
     // thighs level at rest and straight ahead; the trunk stands at the hip's bend from them. The
     // pad turns the thigh about its axis.
@@ -154,13 +155,7 @@ public final class HipMachineFamily implements Family {
     double abd = -Math.asin(Math.max(-1, Math.min(1, up.z())));
     double flex = Math.atan2(-px.dot(up), py.dot(up));
     if (abd > body.hipOpeningLimitRad() + 1e-9) {
-      return new Impossible(
-          Impossible.Limit.HIP_OPENING,
-          String.format(java.util.Locale.ROOT, "The hip would open to %.0f°.", Math.toDegrees(abd)),
-          String.format(
-              java.util.Locale.ROOT,
-              "%.0f° of hip opening",
-              Math.toDegrees(abd - body.hipOpeningLimitRad())));
+      return new Impossible(new Obstacle.HipWouldOpen(abd, body.hipOpeningLimitRad()));
     }
     Vec3 hip = new Vec3(0, 0.55, body.hipHalfDistanceM());
     // the shank hangs down: rotation is what keeps the knee's axis level

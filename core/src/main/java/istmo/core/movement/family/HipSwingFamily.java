@@ -7,6 +7,7 @@ import istmo.core.body.Body;
 import istmo.core.movement.Family;
 import istmo.core.movement.Handle;
 import istmo.core.movement.Handle.Part;
+import istmo.core.movement.Hindrance;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
 import istmo.core.movement.Parameters;
@@ -124,6 +125,18 @@ public final class HipSwingFamily implements Family {
           SetupParameter.Kind.SETUP,
           List.of(),
           "from under the hip, against the way the leg goes");
+
+  /** Choices of {@link #CUFF}. */
+  private enum Cuff {
+    ANKLE,
+    ABOVE_KNEE
+  }
+
+  /** Whether the resistance pulls above the knee. */
+  static boolean aboveKnee(Setup setup) {
+    return setup.choice(CUFF, Cuff.class) == Cuff.ABOVE_KNEE;
+  }
+
   static final SetupParameter CUFF =
       new SetupParameter(
           "cuff",
@@ -192,8 +205,7 @@ public final class HipSwingFamily implements Family {
   @Override
   public PostureResult posture(Body body, Setup setup, double phase, double loadKg) {
     if (!(setup.get(TO) > setup.get(FROM))) {
-      return new Impossible(
-          Impossible.Limit.GEOMETRY, "The range is empty.", "an end beyond the start");
+      return new Impossible(Hindrance.NO_RANGE_BEYOND_START);
     }
     double swing = setup.rad(TO) + phase * (setup.rad(FROM) - setup.rad(TO));
     double way = setup.rad(DIRECTION);
@@ -204,9 +216,7 @@ public final class HipSwingFamily implements Family {
     double abduction = Math.asin(Math.sin(swing) * Math.sin(way));
     if (hipFlexion > body.hipFlexionLimitRad() || hipFlexion < HIP_OPEN) {
       return new Impossible(
-          Impossible.Limit.HIP_OPENING,
-          hipFlexion < 0 ? "The hip does not open back so far." : "The hip does not bend so far.",
-          "a smaller range");
+          hipFlexion < 0 ? Hindrance.HIP_OPENS_BACK_LESS : Hindrance.HIP_BENDS_LESS);
     }
     Vec3 hip = new Vec3(0, standingHip(body, lean), body.hipHalfDistanceM());
     PostureBuilder builder =
@@ -222,7 +232,7 @@ public final class HipSwingFamily implements Family {
             0);
     Vec3 knee = builder.knee();
     Vec3 ankle = builder.ankle();
-    boolean high = kind == Kind.LEVER || setup.get(CUFF) == 1;
+    boolean high = kind == Kind.LEVER || aboveKnee(setup);
     Vec3 at = high ? hip.plus(AT_KNEE, knee.minus(hip)) : knee.plus(AT_ANKLE, ankle.minus(knee));
     Load.Segment on = high ? Load.Segment.THIGH : Load.Segment.SHANK;
     resist(builder, setup, hip, swing, at, on);

@@ -8,8 +8,10 @@ import istmo.core.body.Body;
 import istmo.core.movement.Family;
 import istmo.core.movement.Handle;
 import istmo.core.movement.Handle.Part;
+import istmo.core.movement.Hindrance;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
+import istmo.core.movement.Obstacle;
 import istmo.core.movement.Parameters;
 import istmo.core.movement.PostureBuilder;
 import istmo.core.movement.PostureResult;
@@ -193,17 +195,10 @@ public final class KneeMachineFamily implements Family {
     double least = setup.rad(straight);
     double most = setup.rad(bent);
     if (!(most > least)) {
-      return new Impossible(
-          Impossible.Limit.GEOMETRY, "The range is empty.", "a bent end beyond the straight end");
+      return new Impossible(Hindrance.NO_RANGE_OF_BEND);
     }
     if (most > setup.rad(MOST_BEND) + 1e-9) {
-      return new Impossible(
-          Impossible.Limit.STOP,
-          "The machine's stop ends the repetition before that.",
-          String.format(
-              java.util.Locale.ROOT,
-              "%.0f° of travel",
-              Math.toDegrees(most) - setup.get(MOST_BEND)));
+      return new Impossible(new Obstacle.LeverStop(most - setup.rad(MOST_BEND)));
     }
     boolean extension = extension();
     double share = extension ? phase : 1 - phase;

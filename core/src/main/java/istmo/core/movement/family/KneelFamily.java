@@ -6,6 +6,7 @@ import istmo.core.body.Body;
 import istmo.core.movement.Family;
 import istmo.core.movement.Handle;
 import istmo.core.movement.Handle.Part;
+import istmo.core.movement.Hindrance;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
 import istmo.core.movement.PostureBuilder;
@@ -64,16 +65,17 @@ public final class KneelFamily implements Family {
           "thighs from the vertical at the bottom; 90 is level");
   static final SetupParameter HELP =
       new SetupParameter(
-          "help",
-          "Help of the hands at the bottom",
-          "kg",
-          new Allowed(0, 60, "kg"),
-          0,
-          2,
-          SetupParameter.Kind.SETUP,
-          List.of(),
-          "what the hands push up from a box or pull on a post with, growing from nothing at the"
-              + " top; a higher box helps more");
+              "help",
+              "Help of the hands at the bottom",
+              "kg",
+              new Allowed(0, 60, "kg"),
+              0,
+              2,
+              SetupParameter.Kind.SETUP,
+              List.of(),
+              "what the hands push up from a box or pull on a post with, growing from nothing at"
+                  + " the top; a higher box helps more")
+          .notSearched();
   static final SetupParameter SHIN_SLOPE =
       new SetupParameter(
           "shinSlope",
@@ -225,10 +227,7 @@ public final class KneelFamily implements Family {
                   + body.footMassKg() * (builder.footCom().x() - knee.x()));
       double x = (weights.moment + own) / all;
       if (x < ankle.x() - 0.2) {
-        return new Impossible(
-            Impossible.Limit.BALANCE,
-            "The body would tip backwards over the feet.",
-            "less lean, or help of the hands");
+        return new Impossible(Hindrance.TIPS_BACKWARDS);
       }
       // the force at zero load stands at x; a load at the chest adds its own at its own place: both
       // written about the knee
@@ -309,10 +308,7 @@ public final class KneelFamily implements Family {
                   - help / Load.G * (leg.hip.x() + body.trunkM() * Math.sin(lean));
             });
     if (shin.isEmpty()) {
-      return new Impossible(
-          Impossible.Limit.BALANCE,
-          "No shin angle balances the body over the balls of the feet.",
-          "a hand on a post, or less depth");
+      return new Impossible(Hindrance.NO_BALANCE_ON_BALLS);
     }
     Leg solved = leg(body, shin.get(), bend, ballAhead);
     double lean = lean(setup, shin.get(), bend);

@@ -15,6 +15,7 @@ import istmo.core.movement.Family;
 import istmo.core.movement.FreeContact;
 import istmo.core.movement.Handle;
 import istmo.core.movement.Handle.Part;
+import istmo.core.movement.Hindrance;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
 import istmo.core.movement.PostureBuilder;
@@ -185,10 +186,7 @@ public final class LeverSquatFamily implements Family {
   @Override
   public PostureResult posture(Body body, Setup setup, double phase, double loadKg) {
     if (Math.abs(setup.get(PIVOT_BEHIND)) < LEAST_PIVOT_M) {
-      return new Impossible(
-          Impossible.Limit.GEOMETRY,
-          "The pivot lies over the feet: such a lever does not go up and down.",
-          "a pivot at least 40 cm behind or in front of the plate's middle");
+      return new Impossible(Hindrance.PIVOT_OVER_FEET);
     }
     Foot foot = Foot.on(setup, body);
     Vec3 ankle = foot.ankle();
@@ -196,10 +194,7 @@ public final class LeverSquatFamily implements Family {
     double kneeFlexion = TOP + phase * (setup.rad(DEPTH) - TOP);
     Optional<Lever> turned = lever.turnedTo(body, ankle, kneeFlexion);
     if (turned.isEmpty()) {
-      return new Impossible(
-          Impossible.Limit.GEOMETRY,
-          "The lever's circle does not bring the hips to this knee bend.",
-          "less knee bend, or feet elsewhere on the plate");
+      return new Impossible(Hindrance.LEVER_MISSES_KNEE_BEND);
     }
     Lever now = turned.get();
     if (now.pads().y() < setup.get(STOP)) {
@@ -208,8 +203,7 @@ public final class LeverSquatFamily implements Family {
     Vec3 hip = now.hip().plus(body.hipHalfDistanceM(), Vec3.RIGHT);
     Optional<Vec3> knee = LegGeometry.knee(ankle, hip, body, foot.toe());
     if (knee.isEmpty()) {
-      return new Impossible(
-          Impossible.Limit.GEOMETRY, "The leg does not reach.", "feet nearer the hips");
+      return new Impossible(Hindrance.LEG_TOO_SHORT);
     }
     Vec3 trunk = now.pads().minus(now.hip());
     PostureBuilder builder =
@@ -220,10 +214,7 @@ public final class LeverSquatFamily implements Family {
             .pressureAhead(setup.get(PRESSURE));
     now.draw(builder, foot.alongPlate());
     if (!load(builder, body, setup, now, foot.normal())) {
-      return new Impossible(
-          Impossible.Limit.GEOMETRY,
-          "With the feet there the plate cannot hold the lever.",
-          "feet elsewhere on the plate");
+      return new Impossible(Hindrance.PLATE_CANNOT_HOLD_LEVER);
     }
     builder.free(Stops.knee(kneeFlexion));
     return builder.build(HackFamily.LEG_ROWS);

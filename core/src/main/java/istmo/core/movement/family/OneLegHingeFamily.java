@@ -9,6 +9,7 @@ import istmo.core.movement.Family;
 import istmo.core.movement.FreeContact;
 import istmo.core.movement.Handle;
 import istmo.core.movement.Handle.Part;
+import istmo.core.movement.Hindrance;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
 import istmo.core.movement.Parameters;
@@ -39,6 +40,21 @@ public final class OneLegHingeFamily implements Family {
           SetupParameter.Kind.SETUP,
           List.of("goes back in line", "on its toes behind", "on a bench behind"),
           "what the other leg does");
+
+  /** Choices of {@link #OTHER}: where the other leg is. */
+  private enum Other {
+    IN_LINE,
+    ON_TOES,
+    ON_BENCH
+  }
+
+  /** Choices of {@link #HAND}. */
+  private enum Hand {
+    BOTH,
+    SAME_SIDE,
+    OTHER_SIDE
+  }
+
   static final SetupParameter HAND =
       new SetupParameter(
           "hand",
@@ -52,15 +68,16 @@ public final class OneLegHingeFamily implements Family {
           "which hand holds the weight");
   static final SetupParameter REAR_SHARE =
       new SetupParameter(
-          "rearShare",
-          "Weight on the rear foot",
-          "",
-          new Allowed(0, 0.5, ""),
-          0.2,
-          0.05,
-          SetupParameter.Kind.TECHNIQUE,
-          List.of(),
-          "share of all weight, when the other foot stands");
+              "rearShare",
+              "Weight on the rear foot",
+              "",
+              new Allowed(0, 0.5, ""),
+              0.2,
+              0.05,
+              SetupParameter.Kind.TECHNIQUE,
+              List.of(),
+              "share of all weight, when the other foot stands")
+          .notSearched();
   static final SetupParameter STRIDE =
       new SetupParameter(
           "stride",
@@ -116,7 +133,8 @@ public final class OneLegHingeFamily implements Family {
 
   @Override
   public double inOneHand(Setup setup) {
-    return (setup.get(HAND) == 0 ? 1 : 2) * Parameters.inOneOfTwoHands(setup);
+    return (setup.choice(HAND, Hand.class) == Hand.BOTH ? 1 : 2)
+        * Parameters.inOneOfTwoHands(setup);
   }
 
   @Override
@@ -149,13 +167,16 @@ public final class OneLegHingeFamily implements Family {
   public PostureResult posture(Body body, Setup setup, double phase, double loadKg) {
     double lean = TOP + phase * (setup.rad(HingeFamily.LEAN) - TOP);
     double bend = setup.rad(HingeFamily.KNEE_BEND);
-    boolean stands = setup.get(OTHER) > 0;
+    boolean stands = setup.choice(OTHER, Other.class) != Other.IN_LINE;
     double share = stands ? setup.get(REAR_SHARE) : 0;
     double width = stands ? setup.get(WIDTH) : 0;
+    Hand with = setup.choice(HAND, Hand.class);
     double hand =
-        setup.get(HAND) == 1
-            ? SHOULDER * body.statureM()
-            : setup.get(HAND) == 2 ? -SHOULDER * body.statureM() : 0;
+        switch (with) {
+          case BOTH -> 0;
+          case SAME_SIDE -> SHOULDER * body.statureM();
+          case OTHER_SIDE -> -SHOULDER * body.statureM();
+        };
     // sideways: everything stands over what the feet carry
     double all = body.massKg() + loadKg;
     double footZ = 0;
@@ -168,10 +189,7 @@ public final class OneLegHingeFamily implements Family {
     double reach = LegGeometry.hipToAnkle(body, bend);
     double square = reach * reach - (hipZ - footZ) * (hipZ - footZ);
     if (!(square > 0.25 * reach * reach)) {
-      return new Impossible(
-          Impossible.Limit.BALANCE,
-          "The weight in one hand pulls the body off its foot.",
-          "a lighter weight, or both hands");
+      return new Impossible(Hindrance.PULLED_OFF_FOOT);
     }
     double radius = Math.sqrt(square);
     double frontX = (Segments.MIDDLE_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * body.footM();
@@ -195,10 +213,7 @@ public final class OneLegHingeFamily implements Family {
                   - all * ((1 - share) * pressureX + share * rearX);
             });
     if (slope.isEmpty()) {
-      return new Impossible(
-          Impossible.Limit.BALANCE,
-          "No place of the hips brings the weight over the foot.",
-          "less trunk lean or more knee bend");
+      return new Impossible(Hindrance.NO_BALANCE_ON_FOOT);
     }
     Vec3 hip = hip(ankle, radius, slope.get(), hipZ);
     Optional<Vec3> knee = LegGeometry.knee(ankle, hip, body, Vec3.FORWARD);
@@ -207,8 +222,7 @@ public final class OneLegHingeFamily implements Family {
     double barX = barX(frontX, shoulderX, loadKg);
     double drop = body.hangM() * body.hangM() - (shoulderX - barX) * (shoulderX - barX);
     if (knee.isEmpty() || !(drop > 0)) {
-      return new Impossible(
-          Impossible.Limit.GEOMETRY, "The arms do not reach the weight.", "less trunk lean");
+      return new Impossible(Hindrance.WEIGHT_OUT_OF_REACH);
     }
     Vec3 held = new Vec3(barX, shoulderY - Math.sqrt(drop), 0);
     PostureBuilder builder =
@@ -250,7 +264,7 @@ public final class OneLegHingeFamily implements Family {
             : hip.plus(foot).times(0.5);
     builder
         .prop("arm", new Vec3(shoulderX, shoulderY, 0), held)
-        .prop(setup.get(HAND) == 0 ? "bar" : "weight", held)
+        .prop(with == Hand.BOTH ? "bar" : "weight", held)
         .prop("other", hip, otherKnee, foot)
         .prop("floor", new Vec3(-1.1, 0, 0), new Vec3(0.7, 0, 0));
     return builder.build(Standing.ALL_ROWS);

@@ -2,9 +2,10 @@ package istmo.core.movement.family;
 
 import istmo.core.anatomy.Segments;
 import istmo.core.body.Body;
+import istmo.core.movement.Hindrance;
 import istmo.core.movement.Impossible;
+import istmo.core.movement.Obstacle;
 import istmo.core.quantity.Vec3;
-import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -134,14 +135,7 @@ record OtherLeg(
   private static OtherLeg outOfReach(Body body, Vec3 hip, Vec3 at, double shortM) {
     boolean far = shortM > 0;
     Impossible reason =
-        new Impossible(
-            Impossible.Limit.GEOMETRY,
-            far
-                ? "The rear leg does not reach back that far."
-                : "The rear leg cannot fold that far.",
-            far
-                ? String.format(Locale.ROOT, "a stride %.0f cm shorter", Math.ceil(100 * shortM))
-                : "a longer stride");
+        new Impossible(far ? new Obstacle.RearLegTooShort(shortM) : Hindrance.REAR_LEG_FOLDS_LESS);
     return new OtherLeg(
         at,
         at,
@@ -157,27 +151,13 @@ record OtherLeg(
     // thigh from the vertical, back positive
     double open = Math.atan2(hip.x() - knee.x(), hip.y() - knee.y());
     return lean - open < HIP_OPEN
-        ? Optional.of(
-            new Impossible(
-                Impossible.Limit.HIP_OPENING,
-                String.format(
-                    Locale.ROOT,
-                    "The rear hip would have to open back to %.0f°.",
-                    Math.toDegrees(open - lean)),
-                "a shorter stride, more lean, or more weight on the rear foot"))
+        ? Optional.of(new Impossible(new Obstacle.RearHipOpensLess(open - lean)))
         : Optional.empty();
   }
 
   private static Optional<Impossible> touchesDown(Vec3 knee) {
     return knee.y() < KNEE_ON_FLOOR
-        ? Optional.of(
-            new Impossible(
-                Impossible.Limit.STOP,
-                "The rear knee is on the floor.",
-                String.format(
-                    Locale.ROOT,
-                    "%.0f cm under the front foot, or less depth",
-                    Math.ceil(100 * (KNEE_ON_FLOOR - knee.y())))))
+        ? Optional.of(new Impossible(new Obstacle.RearKneeOnFloor(KNEE_ON_FLOOR - knee.y())))
         : Optional.empty();
   }
 

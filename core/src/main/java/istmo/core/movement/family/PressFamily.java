@@ -16,8 +16,10 @@ import istmo.core.movement.Family;
 import istmo.core.movement.FreeContact;
 import istmo.core.movement.Handle;
 import istmo.core.movement.Handle.Part;
+import istmo.core.movement.Hindrance;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
+import istmo.core.movement.Obstacle;
 import istmo.core.movement.Parameters;
 import istmo.core.movement.PostureBuilder;
 import istmo.core.movement.PostureResult;
@@ -68,16 +70,17 @@ public final class PressFamily implements Family {
           "ankles above the rail line through the hips, along the plate");
   static final SetupParameter PUSH =
       new SetupParameter(
-          "push",
-          "Push along the plate",
-          "",
-          new Allowed(-0.3, 0.3, ""),
-          0,
-          0.05,
-          SetupParameter.Kind.TECHNIQUE,
-          List.of(),
-          "part of the foot force along the plate, up the plate positive, as a share of the main"
-              + " force");
+              "push",
+              "Push along the plate",
+              "",
+              new Allowed(-0.3, 0.3, ""),
+              0,
+              0.05,
+              SetupParameter.Kind.TECHNIQUE,
+              List.of(),
+              "part of the foot force along the plate, up the plate positive, as a share of the"
+                  + " main force")
+          .notSearched();
 
   static final SetupParameter STOP =
       new SetupParameter(
@@ -102,6 +105,12 @@ public final class PressFamily implements Family {
           SetupParameter.Kind.MACHINE,
           List.of(),
           "lower end of the foot plate, measured as feet up the plate");
+
+  /** Choices of {@link #DRIVE}. */
+  private enum Drive {
+    SLED,
+    STACK
+  }
 
   static final SetupParameter DRIVE =
       new SetupParameter(
@@ -182,23 +191,14 @@ public final class PressFamily implements Family {
     double side = setup.get(STANCE) / 2 - body.hipHalfDistanceM();
     double square = reach * reach - setup.get(HEIGHT) * setup.get(HEIGHT) - side * side;
     if (!(square > 0)) {
-      return new Impossible(
-          Impossible.Limit.GEOMETRY,
-          "The feet are further up the plate than the leg reaches at this knee bend.",
-          "feet lower, or less knee bend");
+      return new Impossible(Hindrance.FEET_TOO_HIGH_ON_PLATE);
     }
     double gap = Math.sqrt(square) + body.ankleHeightM() + HIP_FROM_REST;
     if (gap < setup.get(STOP)) {
       return Stops.ofMachine(setup.get(STOP) - gap);
     }
     if (setup.get(HEIGHT) < setup.get(PLATE_LOW)) {
-      return new Impossible(
-          Impossible.Limit.PLATE,
-          "The foot plate ends above the heels.",
-          String.format(
-              java.util.Locale.ROOT,
-              "%.0f cm of plate",
-              100 * (setup.get(PLATE_LOW) - setup.get(HEIGHT))));
+      return new Impossible(new Obstacle.PlateEnds(setup.get(PLATE_LOW) - setup.get(HEIGHT)));
     }
     Vec3 hip = new Vec3(0, 0, body.hipHalfDistanceM());
     Vec3 ankle =
@@ -207,8 +207,7 @@ public final class PressFamily implements Family {
             .plus(setup.get(STANCE) / 2, Vec3.RIGHT);
     Optional<Vec3> knee = LegGeometry.knee(ankle, hip, body, toe);
     if (knee.isEmpty()) {
-      return new Impossible(
-          Impossible.Limit.GEOMETRY, "The leg does not reach the plate.", "feet lower");
+      return new Impossible(Hindrance.PLATE_OUT_OF_REACH);
     }
     double back = setup.rad(BACK);
     Vec3 trunk = u.times(Math.cos(back)).plus(Math.sin(back), v);
@@ -222,7 +221,7 @@ public final class PressFamily implements Family {
     double perKg =
         (1 + setup.get(FRICTION))
             * Load.G
-            * (setup.get(DRIVE) == 1 ? 1 : Math.sin(rail))
+            * (setup.choice(DRIVE, Drive.class) == Drive.STACK ? 1 : Math.sin(rail))
             / Parameters.legs(setup);
     double force = setup.get(SLED_MASS) * perKg;
     builder.load(

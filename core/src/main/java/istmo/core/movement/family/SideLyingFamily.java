@@ -41,6 +41,12 @@ public final class SideLyingFamily implements Family {
     }
   }
 
+  /** Choices of {@link #SUPPORT}. */
+  private enum Support {
+    KNEE,
+    ANKLE
+  }
+
   static final SetupParameter SUPPORT =
       new SetupParameter(
           "support",
@@ -137,9 +143,9 @@ public final class SideLyingFamily implements Family {
             .seen(VIEW)
             .free(Stops.knee(0));
     if (kind == Kind.LEG_LIFT) {
-      lift(builder, body, hip, setup.get(HipSwingFamily.CUFF) == 1);
+      lift(builder, body, hip, HipSwingFamily.aboveKnee(setup));
     } else {
-      plank(builder, body, hip, setup.get(SUPPORT) == 1);
+      plank(builder, body, hip, setup.choice(SUPPORT, Support.class) == Support.ANKLE);
     }
     Vec3 floor = VIEW.up().times(kind == Kind.LEG_LIFT ? -View.LYING_M : -ON_THE_FOREARM_M);
     builder.prop("floor", floor.plus(-1.1, Vec3.UP), floor.plus(body.trunkM() + 0.35, Vec3.UP));

@@ -22,6 +22,7 @@ import istmo.core.movement.Family;
 import istmo.core.movement.FreeContact;
 import istmo.core.movement.Handle;
 import istmo.core.movement.Handle.Part;
+import istmo.core.movement.Hindrance;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
 import istmo.core.movement.Parameters;
@@ -148,38 +149,31 @@ public final class SplitFamily implements Family {
     SplitStance stance = SplitStance.of(kind, body, setup, phase);
     double deepest = kind == Kind.STEP ? stepBend(body, setup.get(BOX)) : setup.rad(KNEE_DEPTH);
     if (!(deepest > SplitStance.TOP)) {
-      return new Impossible(
-          Impossible.Limit.GEOMETRY, "The box is too low or too high for this leg.", "another box");
+      return new Impossible(Hindrance.BOX_DOES_NOT_FIT);
     }
     double top = stance.top();
     if (!(deepest > top)) {
-      return new Impossible(
-          Impossible.Limit.GEOMETRY,
-          "With the feet so far apart the front knee is bent further already at the top.",
-          "a shorter stride, or more depth");
+      return new Impossible(Hindrance.FRONT_KNEE_BENT_AT_TOP);
     }
     double reach = LegGeometry.hipToAnkle(body, top + phase * (deepest - top));
     double aside = stance.hipZ() - stance.footZ();
     double radius = Math.sqrt(reach * reach - aside * aside);
     Optional<Double> slope = stance.slope(radius, loadKg);
     if (slope.isEmpty()) {
-      return new Impossible(
-          Impossible.Limit.BALANCE,
-          "No place of the hips brings the weight between the feet as wished.",
-          "another stride, lean or share on the rear foot");
+      return new Impossible(Hindrance.NO_BALANCE_BETWEEN_FEET);
     }
     Vec3 hip = SplitStance.hip(stance.ankle(), radius, slope.get(), stance.hipZ());
     Optional<Vec3> knee = LegGeometry.knee(stance.ankle(), hip, body, Vec3.FORWARD);
     if (knee.isEmpty()) {
-      return new Impossible(
-          Impossible.Limit.GEOMETRY, "The front leg does not reach.", "another stride");
+      return new Impossible(Hindrance.FRONT_LEG_TOO_SHORT);
     }
     OtherLeg other = stance.other(hip);
     if (other.reason().isPresent()) {
       return other.reason().get();
     }
     SplitStance.Legs legs = new SplitStance.Legs(knee.get(), hip, other);
-    return setup.values().containsKey(LEG.id()) && setup.get(LEG) == 1
+    return setup.values().containsKey(LEG.id())
+            && setup.choice(LEG, SplitParameters.Leg.class) == SplitParameters.Leg.REAR
         ? rearLeg(stance, legs)
         : frontLeg(stance, legs);
   }
@@ -243,10 +237,7 @@ public final class SplitFamily implements Family {
   /** The same posture seen by the rear leg, mirrored so that it is the right one. */
   private PostureResult rearLeg(SplitStance stance, SplitStance.Legs legs) {
     if (!stance.rear().stands()) {
-      return new Impossible(
-          Impossible.Limit.GEOMETRY,
-          "The other foot does not stand.",
-          "a rear foot on the floor or a bench");
+      return new Impossible(Hindrance.OTHER_FOOT_NOT_STANDING);
     }
     OtherLeg other = legs.other();
     Vec3 at = mirrored(other.contact());

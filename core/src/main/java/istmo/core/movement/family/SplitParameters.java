@@ -63,15 +63,16 @@ final class SplitParameters {
           "what the other foot does");
   static final SetupParameter REAR_SHARE =
       new SetupParameter(
-          "rearShare",
-          "Weight on the rear foot",
-          "",
-          new Allowed(0, 0.5, ""),
-          0.3,
-          0.05,
-          SetupParameter.Kind.TECHNIQUE,
-          List.of(),
-          "share of all weight at the bottom; 0.1 to 0.2 with the rear foot raised");
+              "rearShare",
+              "Weight on the rear foot",
+              "",
+              new Allowed(0, 0.5, ""),
+              0.3,
+              0.05,
+              SetupParameter.Kind.TECHNIQUE,
+              List.of(),
+              "share of all weight at the bottom; 0.1 to 0.2 with the rear foot raised")
+          .notSearched();
   static final SetupParameter KNEE_DEPTH =
       new SetupParameter(
           "kneeDepth",
@@ -118,16 +119,24 @@ final class SplitParameters {
           "top of the box from the floor");
   static final SetupParameter PUSH_OFF =
       new SetupParameter(
-          "pushOff",
-          "Push-off of the lower foot",
-          "",
-          new Allowed(0, 0.8, ""),
-          0.1,
-          0.05,
-          SetupParameter.Kind.TECHNIQUE,
-          List.of(),
-          "share of all weight that the lower foot still carries at the bottom; gone a third of the"
-              + " way up");
+              "pushOff",
+              "Push-off of the lower foot",
+              "",
+              new Allowed(0, 0.8, ""),
+              0.1,
+              0.05,
+              SetupParameter.Kind.TECHNIQUE,
+              List.of(),
+              "share of all weight that the lower foot still carries at the bottom; gone a third of"
+                  + " the way up")
+          .notSearched();
+
+  /** Choices of {@link #LEG}: which one is looked at. */
+  enum Leg {
+    FRONT,
+    REAR
+  }
+
   static final SetupParameter LEG =
       new SetupParameter(
           "leg",

@@ -69,8 +69,7 @@ record SplitStance(
 
   static SplitStance of(SplitFamily.Kind kind, Body body, Setup setup, double phase) {
     boolean step = kind == SplitFamily.Kind.STEP;
-    OtherLeg.Foot rear =
-        step ? OtherLeg.Foot.HANGING : OtherLeg.Foot.values()[(int) setup.get(REAR)];
+    OtherLeg.Foot rear = step ? OtherLeg.Foot.HANGING : setup.choice(REAR, OtherLeg.Foot.class);
     double width = step ? 0 : setup.get(WIDTH);
     double floor = step ? setup.get(BOX) : setup.get(FRONT_HEIGHT);
     double share =

@@ -13,8 +13,10 @@ import istmo.core.body.Body;
 import istmo.core.movement.Family;
 import istmo.core.movement.Handle;
 import istmo.core.movement.Handle.Part;
+import istmo.core.movement.Hindrance;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
+import istmo.core.movement.Obstacle;
 import istmo.core.movement.Parameters;
 import istmo.core.movement.PostureBuilder;
 import istmo.core.movement.PostureResult;
@@ -24,7 +26,6 @@ import istmo.core.movement.family.Standing.LoadPosition;
 import istmo.core.quantity.Allowed;
 import istmo.core.quantity.Vec3;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -224,8 +225,7 @@ public final class SquatFamily implements Family {
   public PostureResult posture(Body body, Setup setup, double phase, double loadKg) {
     double bottom = setup.rad(THIGH_DEPTH);
     if (!(setup.rad(TOP) < bottom)) {
-      return new Impossible(
-          Impossible.Limit.GEOMETRY, "The range is empty.", "a bottom below the top");
+      return new Impossible(Hindrance.NO_RANGE_BELOW_TOP);
     }
     double thigh = setup.rad(TOP) + phase * (bottom - setup.rad(TOP));
     LoadPosition bar = place(setup);
@@ -242,10 +242,7 @@ public final class SquatFamily implements Family {
         LegGeometry.Foot.onFloor(body, setup.get(STANCE), setup.rad(TOE_OUT), setup.rad(WEDGE));
     Optional<Vec3[]> leg = LegGeometry.standingLeg(body, foot, shank, thigh);
     if (leg.isEmpty()) {
-      return new Impossible(
-          Impossible.Limit.GEOMETRY,
-          "The stance is too wide for this thigh.",
-          "a narrower stance, or toes further out");
+      return new Impossible(Hindrance.STANCE_TOO_WIDE);
     }
     Vec3 knee = leg.get()[0];
     Vec3 hip = leg.get()[1];
@@ -276,11 +273,7 @@ public final class SquatFamily implements Family {
     }
     double missing = LEAST_HANDLE_M - bar.at(body, hip, lean).y();
     if (kind == Kind.HANGING && missing > 0) {
-      return new Impossible(
-          Impossible.Limit.GEOMETRY,
-          String.format(
-              Locale.ROOT, "The weight is on the floor %.0f cm before the bottom.", 100 * missing),
-          "less depth, or stand on two boxes");
+      return new Impossible(new Obstacle.WeightOnFloor(missing));
     }
     PostureBuilder builder =
         new PostureBuilder(body, phase)
@@ -365,9 +358,6 @@ public final class SquatFamily implements Family {
   }
 
   private static Impossible cannotBalance() {
-    return new Impossible(
-        Impossible.Limit.BALANCE,
-        "This build would fall backwards: no trunk lean brings the weight over the feet.",
-        "more knee travel, a heel wedge, or less depth");
+    return new Impossible(Hindrance.FALLS_BACKWARDS);
   }
 }

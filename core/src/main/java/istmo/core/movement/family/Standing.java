@@ -73,7 +73,7 @@ final class Standing {
     }
 
     static LoadPosition of(Setup setup, SetupParameter parameter) {
-      return values()[(int) setup.get(parameter)];
+      return setup.choice(parameter, LoadPosition.class);
     }
 
     /** Whether the load is carried by the pelvis, so that the back does not feel it. */

@@ -3,6 +3,7 @@ package istmo.core.movement.family;
 import istmo.core.anatomy.Coordinate;
 import istmo.core.movement.FreeContact;
 import istmo.core.movement.Impossible;
+import istmo.core.movement.Obstacle;
 
 /** Stops of the body and of machines. */
 final class Stops {
@@ -25,9 +26,6 @@ final class Stops {
 
   /** The machine ends the repetition before this depth. */
   static Impossible ofMachine(double shortM) {
-    return new Impossible(
-        Impossible.Limit.STOP,
-        "The machine's stop ends the repetition before that.",
-        String.format(java.util.Locale.ROOT, "%.0f cm of travel", Math.ceil(100 * shortM)));
+    return new Impossible(new Obstacle.MachineStop(shortM));
   }
 }

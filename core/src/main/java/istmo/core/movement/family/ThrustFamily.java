@@ -12,8 +12,10 @@ import istmo.core.movement.Family;
 import istmo.core.movement.FreeContact;
 import istmo.core.movement.Handle;
 import istmo.core.movement.Handle.Part;
+import istmo.core.movement.Hindrance;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Load;
+import istmo.core.movement.Obstacle;
 import istmo.core.movement.Parameters;
 import istmo.core.movement.PostureBuilder;
 import istmo.core.movement.PostureResult;
@@ -94,16 +96,17 @@ public final class ThrustFamily implements Family {
           "each thigh from straight ahead; 45 and more with the soles together");
   static final SetupParameter AWAY =
       new SetupParameter(
-          "away",
-          "Push the feet away",
-          "",
-          new Allowed(-1, 1, ""),
-          0.5,
-          0.25,
-          SetupParameter.Kind.TECHNIQUE,
-          List.of(),
-          "share of the grip along the floor: 1 pushes the feet away, -1 pulls the heels in; half"
-              + " away is what lifters do (Brazil et al. 2021)");
+              "away",
+              "Push the feet away",
+              "",
+              new Allowed(-1, 1, ""),
+              0.5,
+              0.25,
+              SetupParameter.Kind.TECHNIQUE,
+              List.of(),
+              "share of the grip along the floor: 1 pushes the feet away, -1 pulls the heels in;"
+                  + " half away is what lifters do (Brazil et al. 2021)")
+          .notSearched();
   static final SetupParameter REACH =
       new SetupParameter(
           "reach",
@@ -219,10 +222,7 @@ public final class ThrustFamily implements Family {
     double kneeY = ankleY + body.shankM() * Math.cos(shin);
     double line = arm + body.thighM() * Math.cos(out);
     if (!(Math.abs(kneeY - edgeY) < 0.8 * line)) {
-      return new Impossible(
-          Impossible.Limit.GEOMETRY,
-          "The feet stand too high or the bench too low for these legs.",
-          "a higher bench, or lower feet");
+      return new Impossible(Hindrance.BENCH_TOO_LOW);
     }
     double ankleX =
         Math.sqrt(line * line - (kneeY - edgeY) * (kneeY - edgeY)) + body.shankM() * Math.sin(shin);
@@ -242,24 +242,15 @@ public final class ThrustFamily implements Family {
                   .orElse(hip.minus(ankle).norm() > body.thighM() ? -1.5 : 1.5);
             });
     if (slope.isEmpty()) {
-      return new Impossible(
-          Impossible.Limit.GEOMETRY,
-          "The hips cannot go down so far between bench and feet.",
-          "less hip bend at the bottom, or another place for the feet");
+      return new Impossible(Hindrance.NO_ROOM_FOR_HIPS);
     }
     Vec3 hip = hip(arm, edgeY, slope.get(), hipZ);
     if (hip.y() < THICK) {
-      return new Impossible(
-          Impossible.Limit.STOP,
-          "The hips are on the floor.",
-          Math.round(Math.ceil(100 * (THICK - hip.y()))) + " cm of bench height, or less hip bend");
+      return new Impossible(new Obstacle.HipsOnFloor(THICK - hip.y()));
     }
     Optional<Vec3> knee = LegGeometry.knee(ankle, hip, body, pole);
     if (knee.isEmpty()) {
-      return new Impossible(
-          Impossible.Limit.GEOMETRY,
-          "The leg does not reach the floor.",
-          "another place for the feet");
+      return new Impossible(Hindrance.FLOOR_OUT_OF_REACH);
     }
     double lean = -Math.PI / 2 - slope.get(); // face up, head at the back
     double turned = setup.rad(TOE_OUT);
@@ -314,8 +305,7 @@ public final class ThrustFamily implements Family {
                     - body.shankM() * Math.sin(bend - angle)
                     - ankleY);
     if (slope.isEmpty()) {
-      return new Impossible(
-          Impossible.Limit.GEOMETRY, "The heels do not reach the floor.", "another range");
+      return new Impossible(Hindrance.HEELS_OUT_OF_REACH);
     }
     double a = slope.get();
     Vec3 hip = hip(arm, THICK, a, hipZ);

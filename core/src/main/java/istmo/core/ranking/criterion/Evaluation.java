@@ -14,12 +14,14 @@ import istmo.core.mechanics.LoadRule;
 import istmo.core.mechanics.SetSimulation;
 import istmo.core.mechanics.SimulatedSet;
 import istmo.core.movement.Family;
+import istmo.core.movement.Hindrance;
+import istmo.core.movement.Impossible;
 import istmo.core.movement.Parameters;
 import istmo.core.movement.Reach;
+import istmo.core.quantity.Fact;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -47,7 +49,7 @@ public sealed interface Evaluation {
   }
 
   /** This body cannot take the posture. */
-  record OutOfReach(Candidate candidate, String reason) implements Evaluation {
+  record OutOfReach(Candidate candidate, Fact why) implements Evaluation {
     @Override
     public Evaluation judgedBy(School school) {
       return this;
@@ -57,13 +59,26 @@ public sealed interface Evaluation {
   /**
    * Computed, but it fails the face check of its kind of machine, so it is not shown in an order.
    */
-  record NotComputedWellEnough(Candidate candidate, Reach reach, Analysis analysis, String reason)
+  record NotComputedWellEnough(
+      Candidate candidate, Reach reach, Analysis analysis, NotBelievable why)
       implements Evaluation {
     @Override
     public Evaluation judgedBy(School school) {
       return judged(candidate, reach, analysis, school);
     }
   }
+
+  /**
+   * The arms end it before the legs do: it is meant for so many repetitions, with so many in
+   * reserve, and so much at the chest, kg.
+   */
+  record ForMoreRepetitions(int repetitions, int reserve, double kg) implements Fact {}
+
+  /** With straps; bare hands end the set at so much for ten repetitions, kg. */
+  record WithStraps(double bareKg) implements Fact {}
+
+  /** Regions, by coach's name, that get more of a machine than its own group should leave them. */
+  record NotBelievable(List<String> regions, String group) implements Fact {}
 
   /** Evaluates a candidate with a given analyser, which must be one for {@code body}. */
   static Evaluation of(
@@ -74,13 +89,13 @@ public sealed interface Evaluation {
       return new OutOfReach(
           candidate,
           Reach.obstacle(body, exercise.family(), candidate.usualFor(body, equipment))
-              .map(impossible -> impossible.reason() + " Missing: " + impossible.missing() + ".")
-              .orElse("Out of reach."));
+              .<Fact>map(Impossible::obstacle)
+              .orElse(Hindrance.OUT_OF_REACH));
     }
     AnalysisResult result =
         analyser.analyse(exercise.family(), reach.get().setup(), LoadRule.USUAL);
     if (result instanceof CannotAnalyse cannot) {
-      return new OutOfReach(candidate, cannot.reason() + " Missing: " + cannot.missing() + ".");
+      return new OutOfReach(candidate, cannot.why());
     }
     return unheld(candidate, analyser, reach.get(), (Analysis) result, school);
   }
@@ -113,22 +128,12 @@ public sealed interface Evaluation {
     int could = (int) held.set().repetitions();
     return reach.with(
         reach.setup(),
-        String.format(
-            Locale.ROOT,
-            "For about %d repetitions%s. The arms hold no more than %.0f kg at the chest.",
-            Math.min(could, most),
-            could > most ? " with " + (could - most) + " in reserve" : "",
-            held.workingKg()));
+        new ForMoreRepetitions(Math.min(could, most), Math.max(0, could - most), held.workingKg()));
   }
 
   /** The same with straps, where the hands would end the set before the legs do. */
   private static Reach strapped(Reach reach, Analysis bare) {
-    return reach.with(
-        reach.setup().with(Parameters.STRAPS, 1),
-        String.format(
-            Locale.ROOT,
-            "With straps. Bare hands end the set: %.0f kg for ten repetitions.",
-            bare.workingKg()));
+    return reach.with(reach.setup().with(Parameters.STRAPS, 1), new WithStraps(bare.workingKg()));
   }
 
   private static Evaluation judged(
@@ -139,14 +144,7 @@ public sealed interface Evaluation {
       List<String> misses = Stimulus.faceCheckMisses(stimulus, exercise.group());
       if (!misses.isEmpty()) {
         return new NotComputedWellEnough(
-            candidate,
-            reach,
-            analysis,
-            "The model gives "
-                + String.join(" and ", misses)
-                + " more than half of what "
-                + exercise.group()
-                + " get; that is not believable for this machine.");
+            candidate, reach, analysis, new NotBelievable(misses, exercise.group()));
       }
     }
     return new Computed(candidate, reach, analysis, stimulus);

@@ -14,6 +14,8 @@ import istmo.core.mechanics.Limiter;
 import istmo.core.movement.Family;
 import istmo.core.movement.Load;
 import istmo.core.movement.SetupParameter;
+import istmo.core.quantity.Fact;
+import istmo.core.quantity.Required;
 import istmo.core.ranking.Alternative;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.brief.Brief;
@@ -21,14 +23,13 @@ import istmo.core.ranking.brief.Weights.Criterion;
 import istmo.core.stimulus.Stimulus;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
- * The practical criteria of one candidate for a brief: each 0 to 1 with its weight and a reason in
- * words. Every candidate of a brief has the same ones in the same order.
+ * The practical criteria of one candidate for a brief: each 0 to 1 with its weight and a reason.
+ * Every candidate of a brief has the same ones in the same order.
  */
 public final class Practical {
   /**
@@ -88,20 +89,14 @@ public final class Practical {
     practical.reach();
     practical.comfort();
     double back = Fit.backActivation(computed.analysis());
-    practical.add(
-        Criterion.SPINE,
-        1 - Math.min(1, back),
-        String.format(Locale.ROOT, "The lower back works at %.0f %% of what it can.", 100 * back));
+    practical.add(Criterion.SPINE, 1 - Math.min(1, back), new CriterionFact.BackWorks(back));
     double aimed = aimedWork(brief.aim(), stimulus) / Math.max(1e-9, work(stimulus));
-    practical.add(
-        Criterion.ELSEWHERE,
-        Math.min(1, aimed),
-        String.format(Locale.ROOT, "%.0f %% of what it trains is aimed at.", 100 * aimed));
+    practical.add(Criterion.ELSEWHERE, Math.min(1, aimed), new CriterionFact.AimedWork(aimed));
     practical.progression();
     practical.add(
         Criterion.TIME,
         Math.max(0, 1 - exercise.setUpMinutes() / 5),
-        "About " + LimiterWords.minutes(exercise.setUpMinutes()) + " min to set up and load.");
+        new CriterionFact.SetUpTime(exercise.setUpMinutes()));
     practical.learning();
     practical.liked();
     practical.rerack();
@@ -111,10 +106,7 @@ public final class Practical {
         Criterion.RETURN,
         brief.weights().of(Criterion.RETURN) + brief.school().basics(),
         Math.min(1, whole),
-        String.format(
-            Locale.ROOT,
-            "Trains %.0f %% of what the most complete exercise here does in a set.",
-            100 * whole));
+        new CriterionFact.WholeWork(whole));
     return practical.criteria;
   }
 
@@ -140,11 +132,11 @@ public final class Practical {
         .sum();
   }
 
-  private void add(Criterion criterion, double value, String reason) {
+  private void add(Criterion criterion, double value, Fact reason) {
     add(criterion, brief.weights().of(criterion), value, reason);
   }
 
-  private void add(Criterion criterion, double weight, double value, String reason) {
+  private void add(Criterion criterion, double weight, double value, Fact reason) {
     criteria.add(
         new Alternative.Criterion(criterion.id(), criterion.label(), weight, value, reason));
   }
@@ -158,11 +150,7 @@ public final class Practical {
     add(
         Criterion.TARGET,
         Math.min(1, share),
-        String.format(
-            Locale.ROOT,
-            "%s The aimed regions are %.0f %% of it.",
-            LimiterWords.givesOut(e.analysis().set().gaveOut()),
-            100 * share));
+        new CriterionFact.EndsInTarget(Limiters.byGroup(e.analysis().set().gaveOut()), share));
   }
 
   private void stability() {
@@ -177,36 +165,19 @@ public final class Practical {
       add(
           Criterion.STABILITY,
           Math.min(WITHOUT_PAD, exercise.stability()),
-          "No pad holds the thigh here: pull yourself down by the handles.");
+          new CriterionFact.NoThighPad());
     } else if (seat.orElse(thigh) < thigh) {
       add(
           Criterion.STABILITY,
           Math.min(OUT_OF_LINE, exercise.stability()),
-          String.format(
-              Locale.ROOT,
-              "This seat takes thighs to %.0f cm, this client's is %.0f: the knee stands in front"
-                  + " of the pivot.",
-              100 * seat.getAsDouble(),
-              100 * thigh));
+          new CriterionFact.SeatTooShort(seat.getAsDouble(), thigh));
     } else if (roller.orElse(ankle) < ankle) {
       add(
           Criterion.STABILITY,
           Math.min(OUT_OF_LINE, exercise.stability()),
-          String.format(
-              Locale.ROOT,
-              "The roller reaches %.0f cm from the pivot, this client's ankle is at %.0f: it"
-                  + " presses on the shin.",
-              100 * roller.getAsDouble(),
-              100 * ankle));
+          new CriterionFact.RollerTooShort(roller.getAsDouble(), ankle));
     } else {
-      add(
-          Criterion.STABILITY,
-          exercise.stability(),
-          exercise.stability() >= 0.9
-              ? "Pads and rails hold the body."
-              : exercise.stability() >= 0.7
-                  ? "A track or pad helps."
-                  : "Free: some of the effort goes into balance.");
+      add(Criterion.STABILITY, exercise.stability(), new CriterionFact.Held(exercise.stability()));
     }
   }
 
@@ -245,17 +216,11 @@ public final class Practical {
         peak > 0
             ? Math.min(1, sum / counts.length / peak)
             : 0; // a mean may round to above its peak
-    String where =
+    CriterionFact.Light light =
         even > 0.7
-            ? "Heavy through most of the range."
-            : top < bottom
-                ? "Light near the top, or the end of the movement."
-                : "Light near the bottom, or the start of the movement.";
-    add(
-        Criterion.CURVE,
-        even,
-        String.format(
-            Locale.ROOT, "%s On average %.0f %% of its heaviest point.", where, 100 * even));
+            ? CriterionFact.Light.NOWHERE
+            : top < bottom ? CriterionFact.Light.NEAR_TOP : CriterionFact.Light.NEAR_BOTTOM;
+    add(Criterion.CURVE, even, new CriterionFact.Evenness(light, even));
   }
 
   private void reach() {
@@ -266,12 +231,7 @@ public final class Practical {
       double wished = e.candidate().usualFor(brief.limitedBody(), brief.equipment()).get(depth);
       share = Math.min(1, Math.max(0, e.reach().setup().get(depth) / Math.max(1e-9, wished)));
     }
-    add(
-        Criterion.REACH,
-        share,
-        share > 0.99
-            ? "All of the usual depth."
-            : String.format(Locale.ROOT, "%.0f %% of the usual depth.", 100 * share));
+    add(Criterion.REACH, share, new CriterionFact.Depth(share));
   }
 
   /** Counts only where a joint is sore, or something has hurt this client. */
@@ -289,20 +249,18 @@ public final class Practical {
       add(
           Criterion.COMFORT,
           1 - hurt,
-          String.join(" ", brief.experience().words(e.candidate().id())));
+          brief.experience().reports(e.candidate().id()).orElseThrow());
       return;
     }
     add(
         Criterion.COMFORT,
         calm,
         worked
-            .map(
+            .<CriterionFact>map(
                 soreness ->
-                    "Works the sore "
-                        + soreness.joint().label()
-                        + ": "
-                        + exercise.exclusions().get(soreness.joint()))
-            .orElse("Works no joint that is sore."));
+                    new CriterionFact.WorksSoreJoint(
+                        soreness.joint(), Required.entry(exercise.exclusions(), soreness.joint())))
+            .orElse(new CriterionFact.WorksNoSoreJoint()));
   }
 
   private void progression() {
@@ -312,10 +270,7 @@ public final class Practical {
         Criterion.PROGRESSION,
         brief.weights().of(Criterion.PROGRESSION) * (1 + BASICS_STEPS * brief.school().basics()),
         Math.max(0, Math.min(1, (0.10 - relative) / 0.09)),
-        String.format(
-            Locale.ROOT,
-            "The smallest step is about %.0f %% of a working load.",
-            Math.max(1, 100 * relative)));
+        new CriterionFact.SmallestStep(relative));
   }
 
   /** A beginner learns first; who has trained for years needs it little. */
@@ -333,7 +288,7 @@ public final class Practical {
         Criterion.LEARNING,
         factor * brief.weights().of(Criterion.LEARNING),
         exercise.easeOfLearning(),
-        exercise.easeOfLearning() >= 0.8 ? "Learnt in one session." : "Takes practice.");
+        new CriterionFact.EaseOfLearning(exercise.easeOfLearning()));
   }
 
   /** What the client enjoys is done longer; counts only where somebody has said something. */
@@ -343,12 +298,8 @@ public final class Practical {
     }
     boolean likes = brief.profile().likes().contains(exercise.id());
     boolean dislikes = brief.profile().dislikes().contains(exercise.id());
-    add(
-        Criterion.LIKED,
-        likes ? 1 : dislikes ? 0 : 0.5,
-        likes
-            ? "This client likes it."
-            : dislikes ? "This client does not like it." : "Neither liked nor disliked.");
+    double value = likes ? 1 : dislikes ? 0 : 0.5;
+    add(Criterion.LIKED, value, new CriterionFact.ClientLikes(value));
   }
 
   private void rerack() {
@@ -363,10 +314,8 @@ public final class Practical {
         Criterion.RERACK,
         whole || !held ? 1 : 0,
         whole
-            ? "A whole repetition: begun and ended at the top."
-            : held
-                ? "A part repetition that cannot be re-racked low here."
-                : "Can be begun and ended low.");
+            ? CriterionFact.Rerack.AT_THE_TOP
+            : held ? CriterionFact.Rerack.NOT_LOW : CriterionFact.Rerack.LOW);
   }
 
   /**
@@ -392,9 +341,6 @@ public final class Practical {
     add(
         Criterion.KNEE,
         Math.max(0, 1 - weights / KNEECAP_BODY_WEIGHTS),
-        String.format(
-            Locale.ROOT,
-            "The kneecap is pressed with about %.1f times the body's weight.",
-            weights));
+        new CriterionFact.KneecapForce(weights));
   }
 }

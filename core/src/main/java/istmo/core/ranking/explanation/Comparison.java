@@ -1,6 +1,5 @@
 package istmo.core.ranking.explanation;
 
-import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionValues;
 import istmo.core.anatomy.Regions;
@@ -12,29 +11,33 @@ import istmo.core.evidence.Posterior;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisPoint;
 import istmo.core.movement.Reach;
+import istmo.core.quantity.Fact;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.Alternative.Criterion;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.brief.Brief;
 import istmo.core.ranking.criterion.Evaluation;
-import istmo.core.ranking.criterion.LimiterWords;
+import istmo.core.ranking.criterion.Limiters;
 import istmo.core.ranking.criterion.Practical;
 import istmo.core.ranking.criterion.ScoredCandidate;
+import istmo.core.ranking.setup.BottomAngle;
 import istmo.core.ranking.setup.Difference;
+import istmo.core.ranking.setup.DifferenceFact.Named;
 import istmo.core.stimulus.Stimulus;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
  * Two to four candidates point by point: for every region what each gives with its 80 % interval
- * and the chance that it gives most, under draws common to all, and in plain words what truly
- * differs. What the client felt in an exercise counts as it does in the order.
+ * and the chance that it gives most, under draws common to all, and what truly differs. What the
+ * client felt in an exercise counts as it does in the order.
  *
  * @param regions every region, in the order of the list
  * @param criteria the practical points of each
@@ -44,7 +47,7 @@ import java.util.stream.Collectors;
 public record Comparison(
     List<Points> regions,
     List<List<Criterion>> criteria,
-    List<String> sentences,
+    List<ComparisonFact> facts,
     List<Posterior.Influence> studies) {
   public static final int MOST = 4;
 
@@ -99,26 +102,26 @@ public record Comparison(
     for (Region region : Regions.standard().all()) {
       regions.add(points(brief, sides, at, said, region.id()));
     }
-    List<String> sentences = new ArrayList<>();
+    List<ComparisonFact> facts = new ArrayList<>();
     brief
         .aim()
         .weights()
         .keySet()
-        .forEach(id -> sentences.add(gives(regions.get(ScoredCandidate.index(id)), sides)));
-    others(regions, brief.aim(), sides).forEach(sentences::add);
-    ends(sides, sentences);
-    angles(sides, sentences);
+        .forEach(id -> facts.add(gives(regions.get(ScoredCandidate.index(id)), sides)));
+    facts.addAll(others(regions, brief.aim(), sides));
+    facts.add(ends(sides));
+    angles(sides, facts);
     for (int i = 0; i < sides.size(); i++) {
       Candidate candidate = sides.get(i).candidate();
-      List<String> words =
+      List<Fact> told =
           Explanation.said(
               candidate.id(),
               said.get(i),
               brief.experience(),
               brief.aim().weights().keySet(),
-              "here as in the order");
-      if (!words.isEmpty()) {
-        sentences.add(candidate.name() + ": " + String.join(" ", words));
+              false);
+      if (!told.isEmpty()) {
+        facts.add(new ComparisonFact.ClientSaid(candidate.name(), told));
       }
     }
     String most =
@@ -129,7 +132,7 @@ public record Comparison(
     return new Comparison(
         List.copyOf(regions),
         criteria(brief, sides, regions),
-        List.copyOf(sentences),
+        List.copyOf(facts),
         studies(sides, at, most));
   }
 
@@ -222,41 +225,30 @@ public record Comparison(
     return new Points(id, List.copyOf(members));
   }
 
-  private static String gives(Points points, List<Side> sides) {
+  private static ComparisonFact gives(Points points, List<Side> sides) {
     int best = best(points);
     double value = points.members().get(best).value();
     if (value < Difference.SMALLEST) {
-      return "None of them does anything for the " + LimiterWords.name(points.regionId()) + ".";
+      return new ComparisonFact.NoneTrains(points.regionId());
     }
     String name = sides.get(best).candidate().name();
-    if (points.members().get(best).chanceOfMost() < CLEARLY) {
+    double chance = points.members().get(best).chanceOfMost();
+    if (chance < CLEARLY) {
       List<String> near = new ArrayList<>();
       for (int i = 0; i < sides.size(); i++) {
         if (i != best && points.members().get(i).high() > points.members().get(best).low()) {
           near.add(sides.get(i).candidate().name());
         }
       }
-      return String.format(
-          Locale.ROOT,
-          "%s trains the %s a little more than %s: too little to count (%.0f %% likely).",
-          name,
-          LimiterWords.name(points.regionId()),
-          near.isEmpty() ? "the next" : String.join(" and ", near),
-          100 * points.members().get(best).chanceOfMost());
+      return new ComparisonFact.HardlyMore(name, points.regionId(), near, chance);
     }
     double next = 0;
     for (int i = 0; i < sides.size(); i++) {
       next = i == best ? next : Math.max(next, points.members().get(i).value());
     }
-    return String.format(
-        Locale.ROOT,
-        "%s trains the %s most: %s (%.0f %% likely).",
-        name,
-        LimiterWords.name(points.regionId()),
-        next < Difference.SMALLEST
-            ? "nothing else here does"
-            : String.format(Locale.ROOT, "%.1f times the next", value / next),
-        100 * points.members().get(best).chanceOfMost());
+    OptionalDouble times =
+        next < Difference.SMALLEST ? OptionalDouble.empty() : OptionalDouble.of(value / next);
+    return new ComparisonFact.TrainsMost(name, points.regionId(), times, chance);
   }
 
   private static int best(Points points) {
@@ -268,7 +260,7 @@ public record Comparison(
   }
 
   /** The regions that are not aimed at and differ most, where the difference can be told. */
-  private static List<String> others(List<Points> regions, Aim aim, List<Side> sides) {
+  private static List<ComparisonFact> others(List<Points> regions, Aim aim, List<Side> sides) {
     List<Points> told =
         regions.stream()
             .filter(
@@ -284,17 +276,11 @@ public record Comparison(
             .collect(
                 Collectors.groupingBy(
                     points -> sides.get(best(points)).candidate().name(),
-                    java.util.LinkedHashMap::new,
-                    Collectors.mapping(
-                        points -> LimiterWords.name(points.regionId()), Collectors.toList())));
+                    LinkedHashMap::new,
+                    Collectors.mapping(Points::regionId, Collectors.toList())));
     return by.entrySet().stream()
-        .map(
-            entry ->
-                "Outside the target, "
-                    + entry.getKey()
-                    + " trains these more: "
-                    + String.join(", ", entry.getValue())
-                    + ".")
+        .<ComparisonFact>map(
+            entry -> new ComparisonFact.OutsideAim(entry.getKey(), entry.getValue()))
         .toList();
   }
 
@@ -303,76 +289,43 @@ public record Comparison(
         - points.members().stream().mapToDouble(Member::value).min().orElse(0);
   }
 
-  private static void ends(List<Side> sides, List<String> sentences) {
-    Map<String, List<String>> by =
+  private static ComparisonFact ends(List<Side> sides) {
+    Map<List<String>, List<String>> by =
         sides.stream()
             .collect(
                 Collectors.groupingBy(
-                    side -> LimiterWords.firstLimiter(side.analysis().set().gaveOut()),
-                    java.util.LinkedHashMap::new,
+                    side -> Limiters.first(side.analysis().set().gaveOut()),
+                    LinkedHashMap::new,
                     Collectors.mapping(side -> side.candidate().name(), Collectors.toList())));
-    if (by.size() == 1) {
-      sentences.add(
-          "Gives out first in "
-              + (sides.size() == 2 ? "both: " : "all of them: ")
-              + by.keySet().iterator().next()
-              + ".");
-    } else {
-      sentences.add(
-          "Gives out first: "
-              + by.entrySet().stream()
-                  .map(entry -> entry.getKey() + " (" + String.join(", ", entry.getValue()) + ")")
-                  .collect(Collectors.joining("; "))
-              + ".");
-    }
+    return new ComparisonFact.GiveOut(
+        sides.size(),
+        by.entrySet().stream()
+            .map(entry -> new ComparisonFact.EndedBy(entry.getKey(), entry.getValue()))
+            .toList());
   }
 
-  private static void angles(List<Side> sides, List<String> sentences) {
-    if (sides.stream()
-        .allMatch(
-            side ->
-                side.analysis().points().stream()
-                    .allMatch(
-                        point ->
-                            point.posture().trunkLeanRad()
-                                >= 0))) { // on a machine's back rest it says nothing
-      angle(
-          sides,
-          sentences,
-          "Trunk lean at the bottom",
-          point -> Math.toDegrees(point.posture().trunkLeanRad()));
-    }
-    angle(
-        sides,
-        sentences,
-        "Knee bend at the bottom",
-        point -> Math.toDegrees(point.posture().angle(Coordinate.KNEE_FLEXION)));
-    angle(
-        sides,
-        sentences,
-        "Hip bend at the bottom",
-        point -> Math.toDegrees(point.posture().angle(Coordinate.HIP_FLEXION)));
-  }
-
-  private static void angle(
-      List<Side> sides,
-      List<String> sentences,
-      String what,
-      java.util.function.ToDoubleFunction<AnalysisPoint> of) {
-    double[] v =
+  private static void angles(List<Side> sides, List<ComparisonFact> facts) {
+    boolean upright =
         sides.stream()
-            .mapToDouble(
-                side ->
-                    of.applyAsDouble(
-                        side.analysis().points().get(side.analysis().points().size() - 1)))
-            .toArray();
-    if (java.util.Arrays.stream(v).max().orElse(0) - java.util.Arrays.stream(v).min().orElse(0)
-        >= TELLABLE_DEG) {
-      List<String> parts = new ArrayList<>();
-      for (int i = 0; i < v.length; i++) {
-        parts.add(String.format(Locale.ROOT, "%s %.0f°", sides.get(i).candidate().name(), v[i]));
+            .flatMap(side -> side.analysis().points().stream())
+            .allMatch(point -> point.posture().trunkLeanRad() >= 0);
+    for (BottomAngle angle : BottomAngle.values()) {
+      if (angle == BottomAngle.TRUNK_LEAN && !upright) {
+        continue; // on a machine's back rest it says nothing
       }
-      sentences.add(what + ": " + String.join(", ", parts) + ".");
+      List<Named> of =
+          sides.stream()
+              .map(side -> new Named(side.candidate().name(), angle.deg(bottom(side))))
+              .toList();
+      double most = of.stream().mapToDouble(Named::value).max().orElse(0);
+      double least = of.stream().mapToDouble(Named::value).min().orElse(0);
+      if (most - least >= TELLABLE_DEG) {
+        facts.add(new ComparisonFact.BottomsDiffer(angle, of));
+      }
     }
+  }
+
+  private static AnalysisPoint bottom(Side side) {
+    return side.analysis().points().get(side.analysis().points().size() - 1);
   }
 }

@@ -10,6 +10,7 @@ import istmo.core.ranking.brief.Brief;
 import istmo.core.ranking.brief.Weights;
 import istmo.core.ranking.criterion.Admission;
 import istmo.core.ranking.criterion.Evaluation;
+import istmo.core.record.Experience;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -28,9 +29,9 @@ final class Exclusions {
     Optional<Cautions.Refusal> refusal = Admission.refusal(brief.cautions(), exercise, analysis);
     if (refusal.isPresent()) {
       Order.Kind kind = refusal.get().byPain() ? Order.Kind.PAIN : Order.Kind.CAUTION;
-      return Optional.of(Order.Excluded.of(candidate, kind, refusal.get().reason()));
+      return Optional.of(Order.Excluded.of(candidate, kind, refusal.get().why()));
     }
-    Optional<String> hurts = brief.experience().out(candidate.id());
+    Optional<Experience.HurtTooOften> hurts = brief.experience().out(candidate.id());
     if (hurts.isPresent()) {
       return Optional.of(Order.Excluded.of(candidate, Order.Kind.PAIN, hurts.get()));
     }
@@ -50,7 +51,7 @@ final class Exclusions {
         Order.Excluded.of(
             candidate,
             home ? Order.Kind.PRESET : Order.Kind.GYM,
-            (home ? "Not at home: " : "Not here: ") + String.join(", ", missing) + "."));
+            new OrderFact.NotHere(home, missing)));
   }
 
   private static Optional<Order.Excluded> byPreset(
@@ -58,18 +59,19 @@ final class Exclusions {
     boolean beginner = brief.weights().preset() == Weights.Preset.BEGINNER;
     return beginner && exercise.family().part(candidate.usual()) < 0.99
         ? Optional.of(
-            Order.Excluded.of(
-                candidate, Order.Kind.PRESET, "A part repetition: the whole is learnt first."))
+            Order.Excluded.of(candidate, Order.Kind.PRESET, new OrderFact.PartRepetition()))
         : Optional.empty();
   }
 
   private static Optional<Order.Excluded> byBody(Candidate candidate, Evaluation evaluation) {
     if (evaluation instanceof Evaluation.OutOfReach outOfReach) {
-      return Optional.of(Order.Excluded.of(candidate, Order.Kind.BODY, outOfReach.reason()));
+      return Optional.of(
+          Order.Excluded.of(
+              candidate, Order.Kind.BODY, new OrderFact.BodyCannot(outOfReach.why())));
     }
     return evaluation instanceof Evaluation.NotComputedWellEnough notComputedWellEnough
         ? Optional.of(
-            Order.Excluded.of(candidate, Order.Kind.NOT_COMPUTED, notComputedWellEnough.reason()))
+            Order.Excluded.of(candidate, Order.Kind.NOT_COMPUTED, notComputedWellEnough.why()))
         : Optional.empty();
   }
 

@@ -132,13 +132,6 @@ record Floor(Aim aim, double least, double best, RegionValues most, List<Candida
         elsewhere.stream().flatMap(candidate -> lacking(brief, candidate)).distinct().toList();
     return Optional.of(
         new Order.Shortage(
-            would.isEmpty()
-                ? "Nothing that is computed here trains this well."
-                : "Nothing here trains this well. With "
-                    + String.join(" and ", would.get(0).needs())
-                    + " you could do: "
-                    + would.get(0).name()
-                    + ".",
             would,
             Improvisation.instead(
                 items, brief.equipment().items(), brief.body(), brief.cautions())));

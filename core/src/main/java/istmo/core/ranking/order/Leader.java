@@ -3,17 +3,17 @@ package istmo.core.ranking.order;
 import istmo.core.anatomy.Regions;
 import istmo.core.ranking.Ranked;
 import istmo.core.ranking.brief.Aim;
-import istmo.core.ranking.criterion.LimiterWords;
+import istmo.core.ranking.criterion.Limiters;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
-/** The first pick of an order, and in words how far it leads. */
+/** The first pick of an order, and how far it leads. */
 final class Leader {
   /** Share of what gives out first under which an exercise hardly is one for the aim's groups. */
   private static final double HARDLY = 0.15;
@@ -30,10 +30,9 @@ final class Leader {
     }
     Order.Entry first = entries.get(0);
     List<Order.Entry> band = entries.stream().filter(entry -> entry.ranked().band() == 1).toList();
-    String butOthersEndIt = othersEndIt(first, aim);
+    Optional<OrderFact> othersEndIt = othersEndIt(first, aim);
     if (band.size() == 1) {
-      return Optional.of(
-          new Order.FirstPick(first.ranked().id(), leads(first.ranked()) + butOthersEndIt));
+      return Optional.of(picked(first, leads(first.ranked()), othersEndIt));
     }
     Map<String, Double> mean =
         band.stream()
@@ -55,50 +54,42 @@ final class Leader {
                         mean.getOrDefault(contribution.criterion(), 0.0) - contribution.points()))
             .limit(2)
             .toList();
-    String by =
-        lead.isEmpty()
-            ? "nothing in particular: take the one this client likes"
-            : lead.stream().map(Ranked.Contribution::label).collect(Collectors.joining(", then "));
     return Optional.of(
-        new Order.FirstPick(
-            first.ranked().id(),
-            String.format(
-                Locale.ROOT,
-                "The first %d are about equal; what put it first: %s.%s",
-                band.size(),
-                by,
-                butOthersEndIt)));
+        picked(
+            first,
+            new OrderFact.AboutEqual(
+                band.size(), lead.stream().map(Ranked.Contribution::label).toList()),
+            othersEndIt));
   }
 
-  private static String leads(Ranked first) {
+  private static Order.FirstPick picked(
+      Order.Entry first, OrderFact leads, Optional<OrderFact> othersEndIt) {
+    return new Order.FirstPick(
+        first.ranked().id(), Stream.concat(Stream.of(leads), othersEndIt.stream()).toList());
+  }
+
+  private static OrderFact leads(Ranked first) {
     return first.rankHigh() <= CLEAR_RANK
-        ? "It clearly leads for this target."
-        : String.format(
-            Locale.ROOT,
-            "It leads, but what is not known lets it stand anywhere down to place %d.",
-            first.rankHigh());
+        ? new OrderFact.ClearlyLeads()
+        : new OrderFact.MayStandLower(first.rankHigh());
   }
 
   /**
    * A first pick that is ended by other muscle groups than those aimed at says so: the best of what
    * is here may still be no exercise for them.
    */
-  private static String othersEndIt(Order.Entry first, Aim aim) {
+  private static Optional<OrderFact> othersEndIt(Order.Entry first, Aim aim) {
     Set<String> groups =
         aim.weights().keySet().stream()
             .map(region -> Regions.standard().get(region).group())
             .collect(Collectors.toCollection(TreeSet::new));
     double share =
-        LimiterWords.limitersByGroup(first.evaluation().analysis().set().gaveOut()).stream()
-            .filter(limiter -> groups.contains(limiter.getKey()))
-            .mapToDouble(Map.Entry::getValue)
+        Limiters.byGroup(first.evaluation().analysis().set().gaveOut()).stream()
+            .filter(limiter -> groups.contains(limiter.group()))
+            .mapToDouble(Limiters.GroupShare::share)
             .sum();
     return share < HARDLY
-        ? String.format(
-            Locale.ROOT,
-            " But something else ends it: of what gives out first, %s are %.0f %%.",
-            String.join(" and ", groups),
-            100 * share)
-        : "";
+        ? Optional.of(new OrderFact.SomethingElseEndsIt(List.copyOf(groups), share))
+        : Optional.empty();
   }
 }

@@ -5,12 +5,12 @@ import istmo.core.catalogue.Catalogue;
 import istmo.core.equipment.Detail;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
+import istmo.core.quantity.Fact;
 import istmo.core.ranking.brief.Brief;
 import istmo.core.ranking.criterion.Evaluation;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 
 /**
@@ -18,9 +18,11 @@ import java.util.Map;
  * the values that such machines usually have.
  *
  * @param itemId and detailId: what to measure
- * @param affected how many of the first ten change their place
+ * @param affected how many of the first ones change their place
+ * @param of how many first ones there are: ten, or all of fewer
  */
-public record MachineMeasuringValue(String itemId, String detailId, int affected, String sentence) {
+public record MachineMeasuringValue(String itemId, String detailId, int affected, int of)
+    implements Fact {
   /**
    * The generic details here that would change this order by way of a candidate that stands near
    * its top, most first. {@code evaluations} are those of the brief.
@@ -56,15 +58,7 @@ public record MachineMeasuringValue(String itemId, String detailId, int affected
                 brief.equipment().with(itemId, detail.id(), detail.between().get().max()));
         int affected = MeasuringValue.moved(first, low, high);
         if (affected > 0) {
-          String sentence =
-              String.format(
-                  Locale.ROOT,
-                  "%s, %s: between what such machines have, %d of the first %d change their place.",
-                  Equipment.get(itemId).name(),
-                  detail.label().toLowerCase(Locale.ROOT),
-                  affected,
-                  first.size());
-          result.add(new MachineMeasuringValue(itemId, detail.id(), affected, sentence));
+          result.add(new MachineMeasuringValue(itemId, detail.id(), affected, first.size()));
         }
       }
     }

@@ -4,13 +4,13 @@ import istmo.core.body.Body;
 import istmo.core.body.BodyEstimate;
 import istmo.core.body.MeasurementKind;
 import istmo.core.catalogue.Candidate;
+import istmo.core.quantity.Fact;
 import istmo.core.quantity.Required;
 import istmo.core.ranking.brief.Brief;
 import istmo.core.ranking.criterion.Evaluation;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.function.Function;
 
@@ -18,9 +18,12 @@ import java.util.function.Function;
  * What a missing measurement costs: how many of the first ten would stand elsewhere if the body
  * were as far below its estimate as people usually are, or as far above.
  *
- * @param affected how many of the first ten change their place between the two
+ * @param spread how far below and above the estimate was tried, m or deg as the kind has it
+ * @param affected how many of the first ones change their place between the two
+ * @param of how many first ones there are: ten, or all of fewer
  */
-public record MeasuringValue(MeasurementKind kind, int affected, String sentence) {
+public record MeasuringValue(MeasurementKind kind, double spread, int affected, int of)
+    implements Fact {
   private static final int FIRST = 10;
   private static final List<MeasurementKind> ASKED =
       List.of(
@@ -41,7 +44,7 @@ public record MeasuringValue(MeasurementKind kind, int affected, String sentence
   /** Candidates evaluated anew for another body. */
   static final int LOOKED_AT = 24;
 
-  private record Variant(Body low, Body high, String spread) {}
+  private record Variant(Body low, Body high, double spread) {}
 
   /**
    * The measurements that are missing and would change something, most first.
@@ -73,19 +76,7 @@ public record MeasuringValue(MeasurementKind kind, int affected, String sentence
       List<String> high = placesFor.apply(variant.high());
       int affected = moved(first, low, high);
       if (affected > 0) {
-        result.add(
-            new MeasuringValue(
-                kind,
-                affected,
-                String.format(
-                    Locale.ROOT,
-                    "Measure the %s: between %s less and %s more, %d of the first %d change their"
-                        + " place.",
-                    kind.label(),
-                    variant.spread(),
-                    variant.spread(),
-                    affected,
-                    first.size())));
+        result.add(new MeasuringValue(kind, variant.spread(), affected, first.size()));
       }
     }
     result.sort(
@@ -106,22 +97,22 @@ public record MeasuringValue(MeasurementKind kind, int affected, String sentence
           new Variant(
               body.withLengths(body.thighM() - m, body.shankM(), body.trunkM() + m),
               body.withLengths(body.thighM() + m, body.shankM(), body.trunkM() - m),
-              cm(m));
+              m);
       case SHANK ->
           new Variant(
               body.withLengths(body.thighM(), body.shankM() - m, body.trunkM() + m),
               body.withLengths(body.thighM(), body.shankM() + m, body.trunkM() - m),
-              cm(m));
+              m);
       case TRUNK ->
           new Variant(
               body.withLengths(body.thighM(), body.shankM(), body.trunkM() - m),
               body.withLengths(body.thighM(), body.shankM(), body.trunkM() + m),
-              cm(m));
+              m);
       case KNEE_TO_WALL ->
           new Variant(
-              ankle(body, -ANKLE_SPREAD_DEG), ankle(body, ANKLE_SPREAD_DEG), deg(ANKLE_SPREAD_DEG));
+              ankle(body, -ANKLE_SPREAD_DEG), ankle(body, ANKLE_SPREAD_DEG), ANKLE_SPREAD_DEG);
       case HIP_FLEXION ->
-          new Variant(hip(body, -HIP_SPREAD_DEG), hip(body, HIP_SPREAD_DEG), deg(HIP_SPREAD_DEG));
+          new Variant(hip(body, -HIP_SPREAD_DEG), hip(body, HIP_SPREAD_DEG), HIP_SPREAD_DEG);
       default -> throw new IllegalArgumentException("no spread is known for " + kind);
     };
   }
@@ -155,13 +146,5 @@ public record MeasuringValue(MeasurementKind kind, int affected, String sentence
   /** How many of these stand elsewhere in one order than in another. */
   static int moved(List<String> first, List<String> low, List<String> high) {
     return (int) first.stream().filter(id -> low.indexOf(id) != high.indexOf(id)).count();
-  }
-
-  private static String cm(double m) {
-    return String.format(Locale.ROOT, "%.1f cm", 100 * m);
-  }
-
-  private static String deg(double deg) {
-    return String.format(Locale.ROOT, "%.0f°", deg);
   }
 }

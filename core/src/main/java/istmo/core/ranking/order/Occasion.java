@@ -104,11 +104,12 @@ final class Occasion {
     return Catalogue.standard().exerciseOf(candidate.evaluation().candidate()).station();
   }
 
-  static String names(Collection<String> items) {
+  /** Names of equipment, by the alphabet. */
+  static List<String> names(Collection<String> items) {
     return items.stream()
         .map(id -> Equipment.get(id).name().toLowerCase(Locale.ROOT))
         .sorted()
-        .collect(Collectors.joining(" and "));
+        .toList();
   }
 
   /**

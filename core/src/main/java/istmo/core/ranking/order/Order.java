@@ -4,8 +4,10 @@ import istmo.core.anatomy.RegionValues;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Improvisation;
 import istmo.core.evidence.Posterior;
+import istmo.core.quantity.Fact;
 import istmo.core.ranking.Ranked;
 import istmo.core.ranking.criterion.Evaluation;
+import istmo.core.ranking.explanation.Reason;
 import istmo.core.training.LoadEstimate;
 import java.util.ArrayList;
 import java.util.List;
@@ -21,7 +23,7 @@ import java.util.stream.Stream;
  * @param firstPick the one to do, and what decided it; empty when nothing is left
  * @param together the best two and the best three together, where there are as many exercises
  * @param learning exercises in an order to learn them in, for a beginner; empty otherwise
- * @param notes what the preset did to the order, in words
+ * @param notes what the preset did to the order
  */
 public record Order(
     List<Entry> entries,
@@ -31,7 +33,7 @@ public record Order(
     Optional<FirstPick> firstPick,
     List<Together> together,
     List<String> learning,
-    List<String> notes) {
+    List<OrderFact> notes) {
   /** Every candidate that is here, those with a place first. */
   public List<Entry> all() {
     return Stream.of(entries, hardly)
@@ -43,12 +45,15 @@ public record Order(
   /**
    * Nothing here trains the aim well.
    *
-   * @param sentence what is missing, in words
    * @param elsewhere candidates that would, best first, with what they need
    * @param improvised how it is done here without a machine (common practice, not computed)
    */
-  public record Shortage(
-      String sentence, List<Elsewhere> elsewhere, List<Improvisation> improvised) {}
+  public record Shortage(List<Elsewhere> elsewhere, List<Improvisation> improvised) {
+    /** What is to be said first. */
+    public OrderFact fact() {
+      return new OrderFact.NothingTrainsThis(elsewhere);
+    }
+  }
 
   /** A candidate that another place would have, and what it needs. */
   public record Elsewhere(String candidateId, String name, List<String> needs) {}
@@ -59,10 +64,10 @@ public record Order(
    * @param stimulus by region id, by mechanics and studies together; what mechanics alone says is
    *     in the evaluation
    * @param studies the findings that move it most for the region most aimed at, greatest first
-   * @param why sentences generated from the figures
-   * @param raise what would move it up, in words
-   * @param costs what it costs, in a few words
-   * @param limiter what gives out first, in a few words
+   * @param why it stands where it does
+   * @param raise what would move it up
+   * @param costs what it costs
+   * @param limiter the group that gives out first, or the first two; none where nothing does
    * @param load a first load, once a lift is known
    * @param variants the same exercise in its other set-ups, best first
    */
@@ -71,10 +76,10 @@ public record Order(
       Evaluation.Computed evaluation,
       RegionValues stimulus,
       List<Posterior.Influence> studies,
-      List<String> why,
-      List<String> raise,
-      String costs,
-      String limiter,
+      List<Fact> why,
+      List<Reason> raise,
+      Reason.Costs costs,
+      List<String> limiter,
       Optional<LoadEstimate> load,
       List<Entry> variants) {
     Entry with(List<Entry> others) {
@@ -82,8 +87,8 @@ public record Order(
           ranked, evaluation, stimulus, studies, why, raise, costs, limiter, load, others);
     }
 
-    Entry beginningWith(String sentence) {
-      List<String> more = new ArrayList<>(List.of(sentence));
+    Entry beginningWith(Reason reason) {
+      List<Fact> more = new ArrayList<>(List.of(reason));
       more.addAll(why);
       return new Entry(
           ranked, evaluation, stimulus, studies, more, raise, costs, limiter, load, variants);
@@ -113,15 +118,15 @@ public record Order(
       String candidateId,
       String name,
       Kind kind,
-      String reason,
+      Fact reason,
       Optional<Substitute> instead,
       List<Improvisation> improvised) {
-    static Excluded of(Candidate candidate, Kind kind, String reason) {
+    static Excluded of(Candidate candidate, Kind kind, Fact reason) {
       return new Excluded(
           candidate.id(), candidate.name(), kind, reason, Optional.empty(), List.of());
     }
   }
 
   /** The first strip, and what decided between it and those that the model cannot tell from it. */
-  public record FirstPick(String candidateId, String decidedBy) {}
+  public record FirstPick(String candidateId, List<OrderFact> decidedBy) {}
 }

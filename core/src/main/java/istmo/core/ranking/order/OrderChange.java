@@ -3,41 +3,35 @@ package istmo.core.ranking.order;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 
 /**
  * What changes from one order to another.
  *
  * @param moved how many of the first ten of the first order stand elsewhere
- * @param sentences who moved, went out or came in, the first places first
+ * @param moves who moved, went out or came in, the first places first
  */
-public record OrderChange(int moved, List<String> sentences) {
-  private static final int MOST_SENTENCES = 6;
+public record OrderChange(int moved, List<OrderFact.Moved> moves) {
+  private static final int MOST_MOVES = 6;
 
   /** Who moved, went out or came in from one order to another. */
   public static OrderChange between(Order from, Order to) {
     List<String> before = ids(from);
     List<String> after = ids(to);
-    List<String> sentences = new ArrayList<>();
+    List<OrderFact.Moved> moves = new ArrayList<>();
     Set<String> all = new LinkedHashSet<>(before);
     all.addAll(after);
     for (String id : all) {
       int was = before.indexOf(id) + 1;
       int is = after.indexOf(id) + 1;
-      if (was == is || sentences.size() == MOST_SENTENCES) {
+      if (was == is || moves.size() == MOST_MOVES) {
         continue;
       }
       String name = entry(was > 0 ? from : to, id).evaluation().candidate().name();
-      sentences.add(
-          is == 0
-              ? name + " goes out of the order."
-              : was == 0
-                  ? name + " comes in at " + is + "."
-                  : String.format(Locale.ROOT, "%s from %d to %d.", name, was, is));
+      moves.add(new OrderFact.Moved(name, was, is));
     }
     return new OrderChange(
-        MeasuringValue.moved(MeasuringValue.first(before), before, after), List.copyOf(sentences));
+        MeasuringValue.moved(MeasuringValue.first(before), before, after), List.copyOf(moves));
   }
 
   private static List<String> ids(Order order) {

@@ -10,6 +10,7 @@ import istmo.core.equipment.GymEquipment;
 import istmo.core.evidence.Evidence;
 import istmo.core.evidence.Posterior;
 import istmo.core.mechanics.Analyser;
+import istmo.core.quantity.Fact;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.quantity.Required;
 import istmo.core.ranking.Alternative;
@@ -18,10 +19,11 @@ import istmo.core.ranking.Ranking;
 import istmo.core.ranking.brief.Brief;
 import istmo.core.ranking.brief.Weights;
 import istmo.core.ranking.criterion.Evaluation;
-import istmo.core.ranking.criterion.LimiterWords;
+import istmo.core.ranking.criterion.Limiters;
 import istmo.core.ranking.criterion.Practical;
 import istmo.core.ranking.criterion.ScoredCandidate;
 import istmo.core.ranking.explanation.Explanation;
+import istmo.core.ranking.explanation.Reason;
 import istmo.core.stimulus.School;
 import istmo.core.training.LoadEstimate;
 import java.util.ArrayList;
@@ -107,7 +109,7 @@ public final class Orders {
     Brief brief = asked.at(Occasion.equipment(asked));
     Evidence evidence = Evidence.of(brief.school());
     List<Order.Excluded> excluded = new ArrayList<>();
-    List<String> notes = new ArrayList<>();
+    List<OrderFact> notes = new ArrayList<>();
     Map<String, ScoredCandidate> open = open(brief, evidence, evaluations, excluded, notes);
     Catalogue.standard()
         .byWord()
@@ -118,7 +120,7 @@ public final class Orders {
                         byWord.candidateId(),
                         byWord.name(),
                         Order.Kind.BY_WORD,
-                        byWord.why(),
+                        new Fact.Written(byWord.why()),
                         Optional.empty(),
                         List.of())));
     Map<Evaluation.Computed, Substitute.Shape> shapes =
@@ -228,8 +230,8 @@ public final class Orders {
             .filter(influence -> influence.finding().tellsOf(List.of(exercise.id()), most))
             .limit(MOST_STUDIES)
             .toList();
-    List<String> why = Explanation.why(candidate, place, brief, best, exercise, most, studies);
-    List<String> raise =
+    List<Fact> why = Explanation.why(candidate, place, brief, best, exercise, most, studies);
+    List<Reason> raise =
         Explanation.raise(place, ranked, id -> Required.entry(open, id).evaluation().candidate());
     return new Order.Entry(
         place,
@@ -239,7 +241,7 @@ public final class Orders {
         why,
         raise,
         Explanation.costs(computed, exercise.setUpMinutes()),
-        LimiterWords.firstLimiter(computed.analysis().set().gaveOut()),
+        Limiters.first(computed.analysis().set().gaveOut()),
         load,
         List.of());
   }
@@ -297,7 +299,7 @@ public final class Orders {
       Evidence evidence,
       Map<String, Evaluation> evaluations,
       List<Order.Excluded> excluded,
-      List<String> notes) {
+      List<OrderFact> notes) {
     if (brief.aim().isEmpty()) {
       throw new InvalidInput("aim", "paint at least one region that should grow");
     }
@@ -315,17 +317,13 @@ public final class Orders {
     }
     if (brief.weights().preset() == Weights.Preset.ONE_STATION) {
       Set<String> station = Occasion.station(brief, open.values());
-      notes.add(
-          station.isEmpty()
-              ? "Nothing here needs a station."
-              : "One station: "
-                  + Occasion.names(station)
-                  + ". What stands elsewhere is listed below.");
+      notes.add(new OrderFact.OneStation(Occasion.names(station)));
       for (ScoredCandidate candidate : List.copyOf(open.values())) {
         if (!Occasion.at(candidate, station)) {
           Candidate elsewhere = candidate.evaluation().candidate();
           open.remove(elsewhere.id());
-          excluded.add(Order.Excluded.of(elsewhere, Order.Kind.PRESET, "Another station."));
+          excluded.add(
+              Order.Excluded.of(elsewhere, Order.Kind.PRESET, new OrderFact.AnotherStation()));
         }
       }
     }

@@ -10,14 +10,12 @@ import istmo.core.quantity.Required;
 import istmo.core.ranking.criterion.Evaluation;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -25,9 +23,10 @@ import java.util.Optional;
  * What to do here instead of an exercise whose equipment is missing.
  *
  * @param alikeness 1 for the same regions at the same lengths, falling towards 0
- * @param lost what is lost or added with it, in words
+ * @param lost what is lost with it; none where the model can tell nothing
  */
-public record Substitute(String candidateId, String name, double alikeness, String lost) {
+public record Substitute(
+    String candidateId, String name, double alikeness, List<OrderFact.LessFor> lost) {
   /** Below this the nearest is no substitute. */
   static final double LEAST = 0.5;
 
@@ -161,25 +160,17 @@ public record Substitute(String candidateId, String name, double alikeness, Stri
     return result;
   }
 
-  private static String lost(Evaluation.Computed missing, Evaluation.Computed here) {
-    List<String> parts = new ArrayList<>();
-    Regions.standard().all().stream()
-        .filter(region -> missing.stimulus().get(region.id()) > 0.3)
-        .sorted(
-            Comparator.comparingDouble(
-                (Region region) ->
-                    here.stimulus().get(region.id()) / missing.stimulus().get(region.id())))
+  private static List<OrderFact.LessFor> lost(
+      Evaluation.Computed missing, Evaluation.Computed here) {
+    return Regions.standard().all().stream()
+        .map(Region::id)
+        .filter(id -> missing.stimulus().get(id) > 0.3)
+        .map(
+            id ->
+                new OrderFact.LessFor(id, 1 - here.stimulus().get(id) / missing.stimulus().get(id)))
+        .sorted(Comparator.comparingDouble(OrderFact.LessFor::share).reversed())
         .limit(2)
-        .forEach(
-            region -> {
-              double change =
-                  here.stimulus().get(region.id()) / missing.stimulus().get(region.id()) - 1;
-              if (change < -TELLABLE) {
-                parts.add(
-                    String.format(
-                        Locale.ROOT, "%.0f %% less for the %s", -100 * change, region.coachName()));
-              }
-            });
-    return parts.isEmpty() ? "nothing lost that the model can tell" : String.join(", ", parts);
+        .filter(less -> less.share() > TELLABLE)
+        .toList();
   }
 }

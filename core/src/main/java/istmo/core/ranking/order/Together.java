@@ -8,14 +8,12 @@ import istmo.core.catalogue.Catalogue;
 import istmo.core.mechanics.AnalysisPoint;
 import istmo.core.quantity.Required;
 import istmo.core.ranking.brief.Aim;
-import istmo.core.ranking.criterion.LimiterWords;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -29,20 +27,22 @@ import java.util.stream.IntStream;
  *
  * @param candidateIds members in the order of their places
  * @param coverage mean over the cells, 0 to 1
- * @param sentences what each is there for
+ * @param members what each is there for
  */
-public record Together(List<String> candidateIds, double coverage, List<String> sentences) {
+public record Together(
+    List<String> candidateIds, double coverage, List<OrderFact.IsThereFor> members) {
   /** Best places looked at, beside the best of every cell. */
   private static final int LOOKED_AT = 24;
 
   private static final double UTILITY_WEIGHT = 0.5;
 
+  /** Parts that are told of each member. */
+  private static final int MOST_PARTS = 3;
+
   /** A cell is asked for when something here gives at least so much of the region's best in it. */
   private static final double ASKED = 0.25;
 
-  private record Cell(String region, Coordinate joint, boolean lengthened) {}
-
-  private record Member(Order.Entry entry, Map<Cell, Double> gives) {}
+  private record Member(Order.Entry entry, Map<OrderFact.Part, Double> gives) {}
 
   /** The best so many together; empty where there are not enough exercises. */
   static Optional<Together> best(int count, List<Order.Entry> entries, Aim aim, School school) {
@@ -53,7 +53,7 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
   static Optional<Search> search(int count, List<Order.Entry> entries, Aim aim, School school) {
     List<Member> all =
         entries.stream().map(entry -> new Member(entry, gives(entry, aim, school))).toList();
-    Map<Cell, Double> most = new LinkedHashMap<>();
+    Map<OrderFact.Part, Double> most = new LinkedHashMap<>();
     Map<String, Double> ofRegion = new LinkedHashMap<>();
     for (Member member : all) {
       member.gives().forEach((cell, v) -> most.merge(cell, v, Math::max));
@@ -66,7 +66,7 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
             entry ->
                 entry.getValue()
                     < ASKED * Math.max(1e-9, Required.entry(ofRegion, entry.getKey().region())));
-    List<Cell> cells = List.copyOf(most.keySet());
+    List<OrderFact.Part> cells = List.copyOf(most.keySet());
     if (cells.isEmpty()) {
       return Optional.empty();
     }
@@ -93,7 +93,7 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
   /** Every choice of {@code count} different exercises. */
   static final class Search {
     private final List<Member> near;
-    private final List<Cell> cells;
+    private final List<OrderFact.Part> cells;
     private final double[][] covers;
     private final double[] weight;
     private final double total;
@@ -103,7 +103,11 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
     private int[] best = {};
 
     Search(
-        List<Member> near, List<Cell> cells, Map<Cell, Double> most, double[] weight, int count) {
+        List<Member> near,
+        List<OrderFact.Part> cells,
+        Map<OrderFact.Part, Double> most,
+        double[] weight,
+        int count) {
       this.near = near;
       this.cells = cells;
       this.weight = weight;
@@ -202,11 +206,11 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
 
     Together answer() {
       List<String> ids = new ArrayList<>();
-      List<String> sentences = new ArrayList<>();
+      List<OrderFact.IsThereFor> members = new ArrayList<>();
       for (int i : best) {
         Order.Entry entry = near.get(i).entry();
         ids.add(entry.ranked().id());
-        List<String> what = new ArrayList<>();
+        List<OrderFact.Part> what = new ArrayList<>();
         for (int c = 0; c < cells.size(); c++) {
           int cell = c;
           double others =
@@ -216,40 +220,23 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
                   .max()
                   .orElse(0);
           if (covers[i][c] > others) {
-            what.add(words(cells.get(c)));
+            what.add(cells.get(c));
           }
         }
-        List<String> first = what.stream().distinct().limit(3).toList();
-        sentences.add(
-            entry.evaluation().candidate().name()
-                + ": "
-                + (first.isEmpty()
-                    ? "more of the same."
-                    : String.join(", ", first)
-                        + (what.size() > 3
-                            ? String.format(Locale.ROOT, " and %d more.", what.size() - 3)
-                            : ".")));
+        List<OrderFact.Part> told = what.stream().limit(MOST_PARTS).toList();
+        members.add(
+            new OrderFact.IsThereFor(
+                entry.evaluation().candidate().name(),
+                told,
+                told.isEmpty() ? 0 : Math.max(0, what.size() - MOST_PARTS)));
       }
-      return new Together(List.copyOf(ids), coverage(best), List.copyOf(sentences));
+      return new Together(List.copyOf(ids), coverage(best), List.copyOf(members));
     }
   }
 
-  private static String words(Cell cell) {
-    String where =
-        cell.joint() == Coordinate.HIP_FLEXION
-            ? "at the hip"
-            : cell.joint() == Coordinate.HIP_ABDUCTION
-                ? "at the hip's side"
-                : cell.joint() == Coordinate.KNEE_FLEXION ? "at the knee" : "at the ankle";
-    return LimiterWords.name(cell.region())
-        + " "
-        + (cell.lengthened() ? "long " : "short ")
-        + where;
-  }
-
   /** Stimulus of each aimed region by the joint at which its muscle moves, and by its length. */
-  private static Map<Cell, Double> gives(Order.Entry entry, Aim aim, School school) {
-    Map<Cell, Double> result = new LinkedHashMap<>();
+  private static Map<OrderFact.Part, Double> gives(Order.Entry entry, Aim aim, School school) {
+    Map<OrderFact.Part, Double> result = new LinkedHashMap<>();
     List<AnalysisPoint> points = entry.evaluation().analysis().points();
     for (String id : aim.weights().keySet()) {
       Region region = Regions.standard().get(id);
@@ -274,8 +261,8 @@ public record Together(List<String> candidateIds, double coverage, List<String> 
         Coordinate joint = Coordinate.values()[c];
         if (joint != Coordinate.HIP_INTERNAL_ROTATION && all > 0 && moved[c] / all > 0.05) {
           double s = entry.stimulus().get(id) * moved[c] / all;
-          result.put(new Cell(id, joint, true), s * lengthened / tension);
-          result.put(new Cell(id, joint, false), s * (1 - lengthened / tension));
+          result.put(new OrderFact.Part(id, joint, true), s * lengthened / tension);
+          result.put(new OrderFact.Part(id, joint, false), s * (1 - lengthened / tension));
         }
       }
     }

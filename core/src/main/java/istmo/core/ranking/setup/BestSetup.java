@@ -16,7 +16,9 @@ import istmo.core.movement.Impossible;
 import istmo.core.movement.Reach;
 import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
+import istmo.core.quantity.Fact;
 import istmo.core.quantity.InvalidInput;
+import istmo.core.quantity.NotPossible;
 import istmo.core.quantity.Required;
 import istmo.core.ranking.brief.Brief;
 import istmo.core.ranking.criterion.Admission;
@@ -27,10 +29,8 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * The set-up of one exercise that serves the aim best on this body and machine, and what one
@@ -57,25 +57,6 @@ public final class BestSetup {
    */
   private static final double KEPT_RANGE = 0.9;
 
-  /**
-   * Parameters that bound what the model may use, or say how weight is shared and pushed:
-   * assumptions with defaults, which a search would only exploit. And chains and bands, which are
-   * gear.
-   */
-  private static final Set<String> NOT_SEARCHED =
-      Set.of(
-          "footShear",
-          "plateGrip",
-          "pressure",
-          "push",
-          "rearShare",
-          "pushOff",
-          "handShare",
-          "help",
-          "extraTop",
-          "spread",
-          "away");
-
   private final Brief brief;
   private final Candidate candidate;
   private final Exercise exercise;
@@ -91,7 +72,9 @@ public final class BestSetup {
 
   private double leastRange;
 
-  private record Tried(Optional<Evaluation.Computed> computed, String obstacle, double fit) {}
+  /** A set-up that was computed, or what stands in its way. */
+  private record Tried(
+      Optional<Evaluation.Computed> computed, Optional<Fact> obstacle, double fit) {}
 
   /**
    * @param brief whose body is the one as far as cautions let it go
@@ -112,10 +95,7 @@ public final class BestSetup {
                         && setupParameter.choices().isEmpty()
                         && !measured.containsKey(setupParameter.id()))
             .toList();
-    this.movable =
-        controls.stream()
-            .filter(setupParameter -> !NOT_SEARCHED.contains(setupParameter.id()))
-            .toList();
+    this.movable = controls.stream().filter(SetupParameter::searched).toList();
     for (int i = 0; i < analysers.length; i++) {
       analysers[i] = new Analyser(brief.limitedBody());
     }
@@ -132,7 +112,8 @@ public final class BestSetup {
    * @param obstacle why it cannot go there; empty when it can
    * @param byRegion stimulus there, empty where it cannot go
    */
-  public record Move(double value, double fit, String obstacle, Optional<RegionValues> byRegion) {}
+  public record Move(
+      double value, double fit, Optional<Fact> obstacle, Optional<RegionValues> byRegion) {}
 
   /** A control that the search moved. */
   public record Moved(SetupParameter parameter, double from, double to) {}
@@ -149,7 +130,7 @@ public final class BestSetup {
    * @param flat controls of which one step either way from the best changes next to nothing
    * @param bounded why the best does not go further, control by control
    * @param elsewhere what changes beyond the noise in regions that are not aimed at, from the
-   *     beginning to the best, in words; empty when nothing does
+   *     beginning to the best
    * @param tried set-ups computed
    */
   public record Best(
@@ -161,8 +142,8 @@ public final class BestSetup {
       boolean toldApart,
       List<Moved> moved,
       List<SetupParameter> flat,
-      List<String> bounded,
-      String elsewhere,
+      List<SetupFact.NoFurther> bounded,
+      List<Difference.RegionChange> elsewhere,
       int tried) {}
 
   /**
@@ -176,7 +157,7 @@ public final class BestSetup {
     }
   }
 
-  /** Throws where the set-up itself cannot be taken. */
+  /** Throws {@link NotPossible} where the set-up itself cannot be taken. */
   public static Steps steps(Brief brief, Candidate candidate, Setup at) {
     BestSetup search = new BestSetup(brief, candidate);
     Tried here = search.require(at);
@@ -187,7 +168,9 @@ public final class BestSetup {
         search.stepsFrom(at, search.controls));
   }
 
-  /** The best set-up found from one that can be taken; throws where it cannot. */
+  /**
+   * The best set-up found from one that can be taken; throws {@link NotPossible} where it cannot.
+   */
   public static Best find(Brief brief, Candidate candidate, Setup from) {
     return new BestSetup(brief, candidate).search(from);
   }
@@ -195,7 +178,7 @@ public final class BestSetup {
   private Tried require(Setup at) {
     Tried tried = tryAll(List.of(at)).get(0);
     if (tried.computed().isEmpty()) {
-      throw new InvalidInput("setup", "cannot be taken: " + tried.obstacle());
+      throw new NotPossible("setup", new SetupFact.CannotBeTaken(tried.obstacle().orElseThrow()));
     }
     return tried;
   }
@@ -226,20 +209,20 @@ public final class BestSetup {
       }
     }
     List<SetupParameter> flat = new ArrayList<>();
-    List<String> bounded = new ArrayList<>();
+    List<SetupFact.NoFurther> bounded = new ArrayList<>();
     for (Step step : stepsFrom(found, movable)) {
       if (idle(end.fit(), step.more()) && idle(end.fit(), step.less())) {
         flat.add(step.parameter());
       }
       for (Move move : List.of(step.more(), step.less())) {
-        if (!move.obstacle().isEmpty()
+        if (move.obstacle().isPresent()
             && moved.stream()
                 .anyMatch(
                     way ->
                         way.parameter().equals(step.parameter())
                             && Math.signum(way.to() - way.from())
                                 == Math.signum(move.value() - found.get(step.parameter())))) {
-          bounded.add(step.parameter().label() + " no further: " + move.obstacle());
+          bounded.add(new SetupFact.NoFurther(step.parameter().label(), move.obstacle().get()));
         }
       }
     }
@@ -250,7 +233,7 @@ public final class BestSetup {
         end.fit() - beginning.fit()
             > Math.max(
                 Difference.SMALLEST, Difference.TELLABLE * Math.max(beginning.fit(), end.fit()));
-    String elsewhere =
+    List<Difference.RegionChange> elsewhere =
         Difference.between(
                 "before",
                 computed.analysis(),
@@ -339,7 +322,7 @@ public final class BestSetup {
     Optional<Setup> to = moved(at, parameter, steps);
     if (to.isEmpty()) {
       return new Move(
-          at.get(parameter), Double.NaN, "That is the end of its range.", Optional.empty());
+          at.get(parameter), Double.NaN, Optional.of(new SetupFact.EndOfRange()), Optional.empty());
     }
     Tried tried = at(to.get());
     return new Move(
@@ -385,20 +368,20 @@ public final class BestSetup {
   private Tried compute(Analyser analyser, Setup setup) {
     Optional<Impossible> obstacle = Reach.obstacle(brief.limitedBody(), exercise.family(), setup);
     if (obstacle.isPresent()) {
-      return impossible(obstacle.get().reason());
+      return impossible(obstacle.get().obstacle());
     }
     AnalysisResult result = analyser.analyse(exercise.family(), setup, LoadRule.USUAL);
     if (result instanceof CannotAnalyse cannot) {
-      return impossible(cannot.reason());
+      return impossible(cannot.why());
     }
     Analysis analysis = (Analysis) result;
     if (range(analysis) < leastRange) {
-      return impossible("The range would be much less than it was.");
+      return impossible(new SetupFact.MuchLessRange());
     }
     Optional<Cautions.Refusal> refusal =
         Admission.refusal(brief.cautions(), exercise, Optional.of(analysis));
     if (refusal.isPresent()) {
-      return impossible(refusal.get().reason());
+      return impossible(refusal.get().why());
     }
     Evaluation.Computed computed =
         new Evaluation.Computed(
@@ -407,7 +390,9 @@ public final class BestSetup {
             analysis,
             Stimulus.byRegion(analysis, brief.school()));
     return new Tried(
-        Optional.of(computed), "", Fit.of(brief.aim(), computed.stimulus(), computed.analysis()));
+        Optional.of(computed),
+        Optional.empty(),
+        Fit.of(brief.aim(), computed.stimulus(), computed.analysis()));
   }
 
   /** How far the joint that turns most turns, rad. */
@@ -429,23 +414,7 @@ public final class BestSetup {
     return most;
   }
 
-  private static Tried impossible(String reason) {
-    return new Tried(Optional.empty(), reason, Double.NEGATIVE_INFINITY);
-  }
-
-  /** In words, for the coach. */
-  public static String sentence(Best best) {
-    if (best.moved().isEmpty()) {
-      return String.format(
-          Locale.ROOT,
-          "Nothing better was found among %d set-ups: this is as good as it gets for the aim.",
-          best.tried());
-    }
-    return String.format(
-        Locale.ROOT,
-        "%+.0f %% for the aim, the best of %d set-ups tried%s",
-        100 * best.gain(),
-        best.tried(),
-        best.toldApart() ? "." : "; the model cannot tell it from where you were.");
+  private static Tried impossible(Fact why) {
+    return new Tried(Optional.empty(), Optional.of(why), Double.NEGATIVE_INFINITY);
   }
 }

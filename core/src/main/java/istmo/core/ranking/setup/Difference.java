@@ -6,11 +6,11 @@ import istmo.core.anatomy.RegionValues;
 import istmo.core.anatomy.Regions;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisPoint;
-import istmo.core.ranking.criterion.LimiterWords;
+import istmo.core.ranking.criterion.Limiters;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -18,9 +18,9 @@ import java.util.Set;
  * clients. A difference inside the model's own noise is said to be none.
  *
  * @param changes every region, from the first to the second
- * @param sentences in plain words, with the figures
+ * @param facts what differs beside the regions, then the regions beyond the noise
  */
-public record Difference(List<RegionChange> changes, List<String> sentences) {
+public record Difference(List<RegionChange> changes, List<DifferenceFact> facts) {
   /**
    * Relative difference that can be told: a fifth between exercises (docs/validation.md), times the
    * square root of one half since two set-ups of one exercise share half of the error's variance.
@@ -31,6 +31,12 @@ public record Difference(List<RegionChange> changes, List<String> sentences) {
   public static final double SMALLEST = 0.05;
 
   private static final double TELLABLE_ANGLE_DEG = 3;
+
+  /** A knee that carries less tells nothing of the hip beside it, N m. */
+  private static final double LEAST_KNEE_NM = 5;
+
+  /** Difference of two ratios that is worth a word, in ln. */
+  private static final double TELLABLE_RATIO = 0.1;
 
   /** Change of one region's stimulus; {@code toldApart} when it is beyond the noise. */
   public record RegionChange(String regionId, double from, double to, boolean toldApart) {}
@@ -54,134 +60,74 @@ public record Difference(List<RegionChange> changes, List<String> sentences) {
               to,
               Math.abs(to - from) > Math.max(SMALLEST, TELLABLE * Math.max(from, to))));
     }
-    List<String> sentences = new ArrayList<>();
-    AnalysisPoint point = bottom(first);
-    AnalysisPoint analysisPoint = bottom(second);
-    angle(
-        sentences,
-        "Trunk lean at the bottom",
-        Math.toDegrees(point.posture().trunkLeanRad()),
-        Math.toDegrees(analysisPoint.posture().trunkLeanRad()),
-        firstName,
-        secondName);
-    angle(
-        sentences,
-        "Knee bend at the bottom",
-        deg(point, Coordinate.KNEE_FLEXION),
-        deg(analysisPoint, Coordinate.KNEE_FLEXION),
-        firstName,
-        secondName);
-    angle(
-        sentences,
-        "Hip bend at the bottom",
-        deg(point, Coordinate.HIP_FLEXION),
-        deg(analysisPoint, Coordinate.HIP_FLEXION),
-        firstName,
-        secondName);
-    hipOverKnee(sentences, point, analysisPoint, firstName, secondName);
-    sentences.add(
-        "Gives out first for "
-            + firstName
-            + ": "
-            + LimiterWords.shares(first.set().gaveOut())
-            + "; for "
-            + secondName
-            + ": "
-            + LimiterWords.shares(second.set().gaveOut())
-            + ".");
-    String told = inWords(changes);
-    sentences.add(
-        told.isEmpty()
-            ? "The model cannot tell these two apart for any region."
-            : "Beyond the model's noise, from " + firstName + " to " + secondName + ": " + told);
-    return new Difference(List.copyOf(changes), List.copyOf(sentences));
+    List<DifferenceFact> facts = new ArrayList<>();
+    AnalysisPoint one = bottom(first);
+    AnalysisPoint other = bottom(second);
+    for (BottomAngle angle : BottomAngle.values()) {
+      double of = angle.deg(one);
+      double otherOf = angle.deg(other);
+      if (Math.abs(of - otherOf) >= TELLABLE_ANGLE_DEG) {
+        facts.add(
+            new DifferenceFact.AnglesDiffer(
+                angle,
+                List.of(
+                    new DifferenceFact.Named(firstName, of),
+                    new DifferenceFact.Named(secondName, otherOf))));
+      }
+    }
+    hipOverKnee(one, other, firstName, secondName).ifPresent(facts::add);
+    facts.add(
+        new DifferenceFact.GiveOut(
+            firstName,
+            Limiters.byGroup(first.set().gaveOut()),
+            secondName,
+            Limiters.byGroup(second.set().gaveOut())));
+    facts.add(new DifferenceFact.BeyondNoise(firstName, secondName, beyondNoise(changes)));
+    return new Difference(List.copyOf(changes), List.copyOf(facts));
   }
 
-  /**
-   * What changes beyond the noise in regions other than these, greatest first, in words; empty when
-   * nothing does.
-   */
-  String elsewhere(Set<String> regionIds) {
-    return inWords(
+  /** What changes beyond the noise in regions other than these, greatest first. */
+  List<RegionChange> elsewhere(Set<String> regionIds) {
+    return beyondNoise(
         changes.stream().filter(change -> !regionIds.contains(change.regionId())).toList());
   }
 
-  private static String inWords(List<RegionChange> changes) {
-    List<RegionChange> told =
-        changes.stream()
-            .filter(RegionChange::toldApart)
-            .sorted(Comparator.comparingDouble(change -> -Math.abs(change.to() - change.from())))
-            .toList();
-    List<String> parts =
-        told.stream()
-            .limit(4)
-            .map(
-                change ->
-                    String.format(
-                        Locale.ROOT,
-                        "%s %s",
-                        LimiterWords.name(change.regionId()),
-                        change.from() < SMALLEST
-                            ? "from nothing"
-                            : String.format(
-                                Locale.ROOT, "%+.0f %%", 100 * (change.to() / change.from() - 1))))
-            .toList();
-    return parts.isEmpty()
-        ? ""
-        : String.join(", ", parts)
-            + (told.size() > 4
-                ? String.format(Locale.ROOT, " and %d more.", told.size() - 4)
-                : ".");
+  private static List<RegionChange> beyondNoise(List<RegionChange> changes) {
+    return changes.stream()
+        .filter(RegionChange::toldApart)
+        .sorted(Comparator.comparingDouble(change -> -Math.abs(change.to() - change.from())))
+        .toList();
   }
 
   private static AnalysisPoint bottom(Analysis analysis) {
     return analysis.points().get(analysis.points().size() - 1);
   }
 
-  private static double deg(AnalysisPoint point, Coordinate coordinate) {
-    return Math.toDegrees(point.posture().angle(coordinate));
-  }
-
-  private static void angle(
-      List<String> sentences, String what, double a, double b, String first, String second) {
-    if (Math.abs(a - b) >= TELLABLE_ANGLE_DEG) {
-      sentences.add(
-          String.format(Locale.ROOT, "%s: %s %.0f°, %s %.0f°.", what, first, a, second, b));
-    }
-  }
-
-  private static void hipOverKnee(
-      List<String> sentences,
-      AnalysisPoint point,
-      AnalysisPoint analysisPoint,
-      String first,
-      String second) {
-    if (!point.posture().carried().contains(Coordinate.HIP_FLEXION)
-        || !point.posture().carried().contains(Coordinate.KNEE_FLEXION)) {
-      return;
+  private static Optional<DifferenceFact> hipOverKnee(
+      AnalysisPoint one, AnalysisPoint other, String firstName, String secondName) {
+    if (!one.posture().carried().contains(Coordinate.HIP_FLEXION)
+        || !one.posture().carried().contains(Coordinate.KNEE_FLEXION)) {
+      return Optional.empty();
     }
     double knees =
         Math.min(
-            point.externalNm()[Coordinate.KNEE_FLEXION.ordinal()],
-            analysisPoint.externalNm()[Coordinate.KNEE_FLEXION.ordinal()]);
-    if (knees < 5) {
-      return;
+            one.externalNm()[Coordinate.KNEE_FLEXION.ordinal()],
+            other.externalNm()[Coordinate.KNEE_FLEXION.ordinal()]);
+    if (knees < LEAST_KNEE_NM) {
+      return Optional.empty();
     }
-    double ra =
-        point.externalNm()[Coordinate.HIP_FLEXION.ordinal()]
-            / point.externalNm()[Coordinate.KNEE_FLEXION.ordinal()];
-    double rb =
-        analysisPoint.externalNm()[Coordinate.HIP_FLEXION.ordinal()]
-            / analysisPoint.externalNm()[Coordinate.KNEE_FLEXION.ordinal()];
-    if (Math.abs(Math.log(ra / rb)) > 0.1) {
-      sentences.add(
-          String.format(
-              Locale.ROOT,
-              "For each newton metre at the knee the hip carries %.1f (%s) and %.1f (%s).",
-              ra,
-              first,
-              rb,
-              second));
-    }
+    double ofOne = hipOverKnee(one);
+    double ofOther = hipOverKnee(other);
+    return Math.abs(Math.log(ofOne / ofOther)) > TELLABLE_RATIO
+        ? Optional.of(
+            new DifferenceFact.HipOverKnee(
+                new DifferenceFact.Named(firstName, ofOne),
+                new DifferenceFact.Named(secondName, ofOther)))
+        : Optional.empty();
+  }
+
+  private static double hipOverKnee(AnalysisPoint point) {
+    return point.externalNm()[Coordinate.HIP_FLEXION.ordinal()]
+        / point.externalNm()[Coordinate.KNEE_FLEXION.ordinal()];
   }
 }

@@ -1,0 +1,45 @@
+package istmo.core.words;
+
+import istmo.core.anatomy.Regions;
+import istmo.core.body.Measurement.Side;
+import java.util.Locale;
+
+/** How figures and names stand in a sentence. */
+final class Say {
+  private Say() {}
+
+  /** A pattern with its figures, always with a decimal point. */
+  static String say(String pattern, Object... figures) {
+    return String.format(Locale.ROOT, pattern, figures);
+  }
+
+  /** A figure with at most four digits and no zeros at its end: 62.5, 60. */
+  static String trimmed(double v) {
+    return v == Math.rint(v)
+        ? String.valueOf((long) v)
+        : say("%.4g", v).replaceAll("0+$", "").replaceAll("\\.$", "");
+  }
+
+  /** The coach's name of a region. */
+  static String region(String id) {
+    return Regions.standard().get(id).coachName();
+  }
+
+  /** A group of regions, or the lower back. */
+  static String group(String group) {
+    return group.equals(Regions.LOWER_BACK) ? "lower back" : group;
+  }
+
+  static String side(Side side) {
+    return side == Side.LEFT ? "left" : "right";
+  }
+
+  static String capital(String text) {
+    return Character.toUpperCase(text.charAt(0)) + text.substring(1);
+  }
+
+  /** "session", or "sessions" where there is not one. */
+  static String of(int count, String what) {
+    return count == 1 ? what : what + "s";
+  }
+}
