@@ -5,6 +5,7 @@ import istmo.core.plan.Planned.Bout;
 import istmo.core.plan.Planned.Day;
 import istmo.core.plan.Planned.Item;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 
@@ -96,8 +97,8 @@ public record Timing(List<Segment> segments) {
   /** Items of what is not on offer any more take no time: the week says that they are left out. */
   public static Timing of(Day day, Offers offers) {
     Clock clock = new Clock();
-    Set<String> at = null;
-    LoadKind loaded = null;
+    Set<String> at = Set.of();
+    Set<LoadKind> loaded = EnumSet.noneOf(LoadKind.class);
     for (int b = 0; b < day.bouts().size(); b++) {
       Bout bout = day.bouts().get(b);
       List<Item> items =
@@ -111,16 +112,19 @@ public record Timing(List<Segment> segments) {
             && offers.get(items.get(k - 1).candidateId()).exerciseId().equals(offer.exerciseId())) {
           continue; // another set-up of the same exercise in one bout: nothing is re-racked
         }
-        if (at != null && !offer.station().isEmpty() && !at.equals(offer.station())) {
+        Set<String> station = offer.station();
+        boolean elsewhere =
+            !at.isEmpty() && !station.isEmpty() && !isSame(at, station, day.oneStation());
+        if (elsewhere) {
           clock.spend(Kind.WALK, WALK_S, b, item.id(), -1);
+          loaded.clear();
         }
-        boolean stays =
-            day.oneStation() && loaded == offer.loadKind() && offer.station().equals(at);
+        boolean stays = day.oneStation() && loaded.contains(offer.loadKind());
         clock.spend(Kind.SET_UP, setUpS(offer, stays), b, item.id(), -1);
-        if (!offer.station().isEmpty()) {
-          at = offer.station();
+        if (elsewhere || station.size() > at.size()) {
+          at = station;
         }
-        loaded = offer.loadKind();
+        loaded.add(offer.loadKind());
         for (int w = 0; w < offer.role().warmUps(); w++) {
           clock.spend(Kind.WARM_UP, WARM_UP_S, b, item.id(), w);
         }
@@ -128,6 +132,14 @@ public record Timing(List<Segment> segments) {
       rounds(clock, b, items, offers);
     }
     return new Timing(clock.segments);
+  }
+
+  /**
+   * Whether two exercises are at one place. In a session at one station a part of it is: the floor
+   * in front of the rack, with the rack's bar.
+   */
+  private static boolean isSame(Set<String> at, Set<String> station, boolean oneStation) {
+    return oneStation ? at.containsAll(station) || station.containsAll(at) : at.equals(station);
   }
 
   /** Set-up and loading, s; {@code stays} where the bar's load may stay on. */

@@ -4,11 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.data.Offset.offset;
 
+import istmo.core.body.Profile.TrainingAge;
 import istmo.core.mechanics.Tempo;
 import istmo.core.plan.Planned.Bout;
 import istmo.core.plan.Planned.Day;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.quantity.InvalidInput.Fault;
+import istmo.core.ranking.brief.Aim;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -169,6 +173,46 @@ class TimingTest {
     assertThat((double) Appraisal.seconds(task, 0, offers, choice))
         .isGreaterThanOrEqualTo(clock)
         .isLessThan(clock + 120);
+  }
+
+  /**
+   * At one station the same holds in any order: with squats in the rack, hinges from the floor in
+   * front of it and bridges without a bar between them. Nobody walks, and the bar stays loaded.
+   */
+  @ParameterizedTest
+  @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8})
+  void theSolversTimeIsNeverTooShortAtOneStation(long seed) {
+    Random random = new Random(seed);
+    Set<String> rack = Set.of("barbell", "rack");
+    Offers real =
+        Plans.real(
+            new Aim(Map.of("VL", 2, "BFL", 2, "GMAXM", 2), Set.of()),
+            TrainingAge.MONTHS,
+            Plans.EVERYTHING);
+    List<Offer> there =
+        new ArrayList<>(
+            real.all().stream().filter(offer -> rack.containsAll(offer.station())).toList());
+    Collections.shuffle(there, random);
+    List<Offer> chosen = there.subList(0, 3 + random.nextInt(3));
+    Task task =
+        new Task(
+            real,
+            Plans.targets(Map.of("VL", 1.0)),
+            List.of(new Day(1, 60, true, List.of())),
+            Pairing.NONE,
+            false,
+            Optional.empty());
+    Appraisal.Choice choice = Appraisal.nothing(1);
+    List<Bout> bouts = new ArrayList<>();
+    for (int c = 0; c < chosen.size(); c++) {
+      choice.sets().get(0).put(c, 3);
+      Offer offer = chosen.get(c);
+      bouts.add(Bout.of(Plans.item(offer.candidateId(), offer.usual().withSets(3))));
+    }
+    Timing timing = Timing.of(task.frames().get(0).with(bouts), real);
+    assertThat(timing.secondsOf(Timing.Kind.WALK)).isZero();
+    assertThat((double) Appraisal.seconds(task, 0, chosen, choice))
+        .isGreaterThanOrEqualTo(timing.totalS());
   }
 
   private static Planned.Item item(Offer offer, int sets) {
