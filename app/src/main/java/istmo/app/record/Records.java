@@ -9,6 +9,7 @@ import istmo.app.schools.Schools;
 import istmo.app.sessions.History;
 import istmo.app.sessions.Session;
 import istmo.app.sessions.SessionReader;
+import istmo.core.anatomy.RegionValues;
 import istmo.core.catalogue.Trainable;
 import istmo.core.picture.TechniqueChange;
 import istmo.core.plan.Offer;
@@ -139,7 +140,10 @@ public class Records {
     List<WeeklySets.Count> counts = history.weeks(clientId, first, monday);
     if (newest.isEmpty()) {
       return new WeeksOverview(
-          WeeklySets.of(List.of(), first, monday, id -> Map.of()), Map.of(), List.of(), newest);
+          WeeklySets.of(List.of(), first, monday, id -> RegionValues.zero()),
+          Map.of(),
+          List.of(),
+          newest);
     }
     Offers offers = offers(newest.get());
     Set<String> unknown = new LinkedHashSet<>();
@@ -149,7 +153,10 @@ public class Records {
         .forEach(counted -> unknown.add(names.apply(counted.candidateId()).name()));
     List<WeeklySets> weeks =
         WeeklySets.of(
-            counts, first, monday, id -> offers.find(id).map(Offer::shares).orElse(Map.of()));
+            counts,
+            first,
+            monday,
+            id -> offers.find(id).map(Offer::shares).orElse(RegionValues.zero()));
     Targets targets =
         Targets.of(
             newest.get().brief().aimed(),

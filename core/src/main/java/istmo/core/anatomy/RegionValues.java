@@ -20,6 +20,42 @@ public final class RegionValues {
     return new RegionValues(Regions.standard().all().stream().mapToDouble(value).toArray());
   }
 
+  /** Nothing anywhere. */
+  public static RegionValues zero() {
+    return new RegionValues(new double[Regions.standard().all().size()]);
+  }
+
+  /**
+   * The same with so many times another's values added, region by region.
+   *
+   * @param times any number
+   */
+  public RegionValues plus(double times, RegionValues other) {
+    double[] sum = values.clone();
+    for (int r = 0; r < sum.length; r++) {
+      sum[r] += times * other.values[r];
+    }
+    return new RegionValues(sum);
+  }
+
+  /** Sum over the regions of the lesser of both values: what two have in common. */
+  public double overlap(RegionValues other) {
+    double sum = 0;
+    for (int r = 0; r < values.length; r++) {
+      sum += Math.min(values[r], other.values[r]);
+    }
+    return sum;
+  }
+
+  /** Mean over the regions of a group; 0 for a group that is not there. */
+  public double mean(String group) {
+    return Regions.standard().all().stream()
+        .filter(region -> region.group().equals(group))
+        .mapToDouble(this::get)
+        .average()
+        .orElse(0);
+  }
+
   /** The value of a region; throws {@link istmo.core.quantity.InvalidInput} for an unknown id. */
   public double get(String regionId) {
     return values[Regions.standard().get(regionId).ordinal()];

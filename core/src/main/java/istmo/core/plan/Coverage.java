@@ -1,6 +1,7 @@
 package istmo.core.plan;
 
 import istmo.core.anatomy.Region;
+import istmo.core.anatomy.RegionValues;
 import istmo.core.anatomy.Regions;
 import istmo.core.plan.Planned.Day;
 import istmo.core.plan.Planned.Item;
@@ -9,7 +10,6 @@ import istmo.core.quantity.Fact;
 import istmo.core.quantity.Required;
 import java.util.ArrayList;
 import java.util.EnumMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -17,14 +17,14 @@ import java.util.Map;
  * What a week brings beside what it should: effective sets of every region (one hard set counts by
  * its stimulus beside the best here), functions, and front and back of the thigh.
  *
- * @param sets by region id: effective sets a week
+ * @param sets effective sets a week of each region
  * @param functions effective sets of every function that the aim asks for
  * @param front and back of the thigh: mean effective sets over their regions
  * @param days what each session holds
  * @param findings what is short or too much; {@code words.PlanWords} says it
  */
 public record Coverage(
-    Map<String, Double> sets,
+    RegionValues sets,
     Map<Function, Double> functions,
     double front,
     double back,
@@ -95,11 +95,10 @@ public record Coverage(
   /**
    * What one session gives.
    *
-   * @param effective by region id
+   * @param effective sets of each region
    * @param back sets counted by the share of the lower back's strength that they take
    */
-  public record OfDay(
-      int sets, int thighSets, int calfSets, double back, Map<String, Double> effective) {}
+  public record OfDay(int sets, int thighSets, int calfSets, double back, RegionValues effective) {}
 
   /**
    * How much of what is asked for a region is there, 0 to 1; where nothing is asked, beside what
@@ -111,17 +110,17 @@ public record Coverage(
     double much =
         Math.max(MUCH_UNASKED, least.values().stream().mapToDouble(v -> v).max().orElse(0));
     double asked = Math.max(1, least.getOrDefault(regionId, much));
-    return Math.min(1, sets.getOrDefault(regionId, 0.0) / asked);
+    return Math.min(1, sets.get(regionId) / asked);
   }
 
   /** What a week gives, beside what is asked. */
   public static Coverage of(Week week, Offers offers, Targets targets) {
-    Map<String, Double> sets = new LinkedHashMap<>();
+    RegionValues sets = RegionValues.zero();
     Map<Function, Double> functions = new EnumMap<>(Function.class);
     targets.functions().keySet().forEach(function -> functions.put(function, 0.0));
     List<OfDay> days = new ArrayList<>();
     for (Day day : week.days()) {
-      Map<String, Double> effective = new LinkedHashMap<>();
+      RegionValues effective = RegionValues.zero();
       int thigh = 0;
       int calf = 0;
       int all = 0;
@@ -132,9 +131,7 @@ public record Coverage(
         }
         Offer offer = offers.get(item.candidateId());
         double hard = item.prescription().hardSets();
-        for (Region region : Regions.standard().all()) {
-          effective.merge(region.id(), hard * offer.share(region.id()), Double::sum);
-        }
+        effective = effective.plus(hard, offer.shares());
         targets.functions().keySet().stream()
             .filter(function -> Targets.trains(offer, function, targets.least().keySet()))
             .forEach(
@@ -146,11 +143,11 @@ public record Coverage(
         calf += offer.role().isCalf() ? item.prescription().sets() : 0;
         back += item.prescription().sets() * offer.back();
       }
-      effective.forEach((id, v) -> sets.merge(id, v, Double::sum));
+      sets = sets.plus(1, effective);
       days.add(new OfDay(all, thigh, calf, back, effective));
     }
-    double front = mean(sets, "quads");
-    double behind = mean(sets, "hamstrings");
+    double front = sets.mean("quads");
+    double behind = sets.mean("hamstrings");
     return new Coverage(
         sets,
         functions,
@@ -169,16 +166,8 @@ public record Coverage(
         .orElse(0);
   }
 
-  static double mean(Map<String, Double> sets, String group) {
-    return Regions.standard().all().stream()
-        .filter(region -> region.group().equals(group))
-        .mapToDouble(region -> sets.getOrDefault(region.id(), 0.0))
-        .average()
-        .orElse(0);
-  }
-
   private static List<Finding> findings(
-      Map<String, Double> sets,
+      RegionValues sets,
       Map<Function, Double> functions,
       double front,
       double back,
@@ -186,7 +175,7 @@ public record Coverage(
       Targets targets) {
     List<Finding> list = new ArrayList<>();
     for (String id : targets.asked()) {
-      double has = sets.getOrDefault(id, 0.0);
+      double has = sets.get(id);
       double asked = Required.entry(targets.least(), id);
       if (has < asked - TOLERANCE) {
         list.add(new RegionShort(id, has, asked));
@@ -204,7 +193,7 @@ public record Coverage(
       list.add(new ThighUneven(front, back));
     }
     for (Region region : Regions.standard().all()) {
-      double has = sets.getOrDefault(region.id(), 0.0);
+      double has = sets.get(region);
       if (has > targets.most() + TOLERANCE) {
         list.add(new RegionTooMuch(region.id(), has, targets.most()));
       }
@@ -231,14 +220,14 @@ public record Coverage(
         .map(Region::id)
         .filter(
             id ->
-                day.effective().getOrDefault(id, 0.0) > targets.mostADay() + TOLERANCE
+                day.effective().get(id) > targets.mostADay() + TOLERANCE
                     && targets.least().containsKey(id))
         .findFirst()
         .ifPresent(
             id ->
                 list.add(
                     new RegionTooMuchAtOnce(
-                        session, id, Required.entry(day.effective(), id), targets.mostADay())));
+                        session, id, day.effective().get(id), targets.mostADay())));
     return list;
   }
 }

@@ -1,5 +1,6 @@
 package istmo.core.plan;
 
+import istmo.core.anatomy.RegionValues;
 import istmo.core.body.PainFlag;
 import istmo.core.equipment.Equipment.LoadKind;
 import istmo.core.quantity.Fact;
@@ -36,7 +37,7 @@ public record Offer(
     String familyId,
     String name,
     Map<String, Double> setup,
-    Map<String, Double> shares,
+    RegionValues shares,
     Set<Function> functions,
     Role role,
     double utility,
@@ -66,7 +67,6 @@ public record Offer(
   private static final int MOST_MAINLY = 6;
 
   public Offer {
-    shares = Map.copyOf(shares);
     functions = Set.copyOf(functions);
     station = Set.copyOf(station);
     limiters = Map.copyOf(limiters);
@@ -82,13 +82,13 @@ public record Offer(
 
   /** What a set gives a region beside the best here, 0 to 1. */
   public double share(String region) {
-    return shares.getOrDefault(region, 0.0);
+    return shares.get(region);
   }
 
   /** What it mainly trains: regions whose share is near its greatest, the greatest first. */
   public List<String> mainly() {
-    double most = shares.values().stream().mapToDouble(Double::doubleValue).max().orElse(0);
-    return shares.entrySet().stream()
+    double most = shares.stream().max().orElse(0);
+    return shares.asMap().entrySet().stream()
         .filter(entry -> most > 0 && entry.getValue() >= MAINLY * most)
         .sorted(
             Map.Entry.<String, Double>comparingByValue()

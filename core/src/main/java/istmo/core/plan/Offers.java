@@ -223,7 +223,7 @@ public final class Offers {
         exercise.family().id(),
         candidate.name(),
         setup.values(),
-        shares.asMap(),
+        shares,
         functions,
         role,
         entry.ranked().utility(),
@@ -247,9 +247,7 @@ public final class Offers {
   }
 
   private static Offer offer(ByWord byWord, Profile profile) {
-    Map<String, Double> shares = new LinkedHashMap<>();
-    byWord.mainly().forEach(region -> shares.put(region, byWord.share(region)));
-    byWord.partly().forEach(region -> shares.put(region, byWord.share(region)));
+    RegionValues shares = RegionValues.of(region -> byWord.share(region.id()));
     Set<Function> functions = EnumSet.noneOf(Function.class);
     for (Function function : Function.values()) {
       if (function.trainedBy(byWord)) {

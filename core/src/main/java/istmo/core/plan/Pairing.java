@@ -50,18 +50,15 @@ public enum Pairing {
 
   private static boolean competes(Offer offer, Offer otherOffer) {
     return overlap(offer.limiters(), otherOffer.limiters()) > MOST_SHARED_LIMIT
-        || overlap(offer.shares(), otherOffer.shares())
-            > MOST_SHARED_WORK * Math.min(sum(offer.shares()), sum(otherOffer.shares()));
+        || offer.shares().overlap(otherOffer.shares())
+            > MOST_SHARED_WORK
+                * Math.min(offer.shares().stream().sum(), otherOffer.shares().stream().sum());
   }
 
   private static double overlap(Map<String, Double> a, Map<String, Double> b) {
     return a.entrySet().stream()
         .mapToDouble(entry -> Math.min(entry.getValue(), b.getOrDefault(entry.getKey(), 0.0)))
         .sum();
-  }
-
-  private static double sum(Map<String, Double> map) {
-    return map.values().stream().mapToDouble(Double::doubleValue).sum();
   }
 
   /** What speaks against two exercises in turn, each by its name. */

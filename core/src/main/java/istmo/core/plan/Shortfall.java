@@ -128,14 +128,13 @@ public record Shortfall(String region, double has, double asked, Reason reason, 
   }
 
   private static double lack(Coverage coverage, Task task, String region) {
-    return Required.entry(task.targets().least(), region)
-        - coverage.sets().getOrDefault(region, 0.0);
+    return Required.entry(task.targets().least(), region) - coverage.sets().get(region);
   }
 
   private static Shortfall explained(Tries tries, Coverage coverage, String region) {
     Task task = tries.task();
     Week week = tries.week();
-    double has = coverage.sets().getOrDefault(region, 0.0);
+    double has = coverage.sets().get(region);
     double asked = Required.entry(task.targets().least(), region);
     Optional<Way> room = room(task, week, region, asked - has);
     if (room.isPresent()) {
@@ -311,7 +310,7 @@ public record Shortfall(String region, double has, double asked, Reason reason, 
                           other.offers(),
                           other.targets())
                       .sets()
-                      .getOrDefault(region, 0.0))
+                      .get(region))
           .orElse(0.0);
     }
   }

@@ -101,7 +101,7 @@ public record Task(
             wanted,
             BEST_OF_BALANCE,
             Comparator.comparingDouble(
-                offer -> -Coverage.mean(offer.shares(), group) * (0.5 + offer.utility())),
+                offer -> -offer.shares().mean(group) * (0.5 + offer.utility())),
             offer -> true);
       }
     }

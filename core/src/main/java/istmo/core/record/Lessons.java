@@ -1,5 +1,6 @@
 package istmo.core.record;
 
+import istmo.core.anatomy.RegionValues;
 import istmo.core.anatomy.Regions;
 import istmo.core.body.Measurement.Side;
 import istmo.core.record.Lesson.Act;
@@ -81,12 +82,11 @@ public final class Lessons {
   /**
    * What weeks brought.
    *
-   * @param weeks effective sets by region id of the whole weeks that were looked at, oldest first;
-   *     weeks without any session count as nothing done
+   * @param weeks effective sets of each region in the whole weeks that were looked at, oldest
+   *     first; weeks without any session count as nothing done
    * @param asked effective sets a week by region id
    */
-  public record Weekly(
-      List<Map<String, Double>> weeks, LocalDate until, Map<String, Double> asked) {}
+  public record Weekly(List<RegionValues> weeks, LocalDate until, Map<String, Double> asked) {}
 
   /** What a coach would look for, the most pressing first. */
   public static List<Lesson> of(
@@ -251,18 +251,16 @@ public final class Lessons {
   }
 
   private static void behind(List<Lesson> list, Weekly weekly) {
-    List<Map<String, Double>> weeks =
+    List<RegionValues> weeks =
         weekly.weeks().subList(Math.max(0, weekly.weeks().size() - WEEKS), weekly.weeks().size());
-    if (weeks.stream().filter(x -> x.values().stream().anyMatch(v -> v > 0)).count()
-        < WEEKS_NEEDED) {
+    if (weeks.stream().filter(x -> x.stream().anyMatch(v -> v > 0)).count() < WEEKS_NEEDED) {
       return;
     }
     weekly
         .asked()
         .forEach(
             (id, asked) -> {
-              double mean =
-                  weeks.stream().mapToDouble(x -> x.getOrDefault(id, 0.0)).average().orElse(0);
+              double mean = weeks.stream().mapToDouble(x -> x.get(id)).average().orElse(0);
               if (mean < BEHIND * asked) {
                 String name = Regions.standard().get(id).coachName();
                 list.add(
@@ -297,17 +295,8 @@ public final class Lessons {
     }
   }
 
-  private static double mean(List<Map<String, Double>> weeks, String group) {
-    return Regions.standard().all().stream()
-        .filter(region -> region.group().equals(group))
-        .mapToDouble(
-            region ->
-                weeks.stream()
-                    .mapToDouble(x -> x.getOrDefault(region.id(), 0.0))
-                    .average()
-                    .orElse(0))
-        .average()
-        .orElse(0);
+  private static double mean(List<RegionValues> weeks, String group) {
+    return weeks.stream().mapToDouble(week -> week.mean(group)).average().orElse(0);
   }
 
   private static Set<String> groups(Iterable<String> regions) {

@@ -1,5 +1,6 @@
 package istmo.core.record;
 
+import istmo.core.anatomy.RegionValues;
 import istmo.core.body.Measurement.Side;
 import istmo.core.training.Effort;
 import java.time.LocalDate;
@@ -15,9 +16,9 @@ import java.util.function.Function;
  * beside the best that this client gets there.
  *
  * @param monday of the week
- * @param sets by region id
+ * @param sets of each region
  */
-public record WeeklySets(LocalDate monday, Map<String, Double> sets) {
+public record WeeklySets(LocalDate monday, RegionValues sets) {
   /**
    * What a drop counts as, beside a whole set (the simulated set gives it about half, then a third;
    * {@code PrescriptionTest}).
@@ -44,26 +45,23 @@ public record WeeklySets(LocalDate monday, Map<String, Double> sets) {
   /**
    * Every week from the first to the last that is asked for, weeks without training too.
    *
-   * @param shares by region id of a candidate; nothing for what is not known
+   * @param shares what a set of a candidate gives of each region; zero for what is not known
    */
   public static List<WeeklySets> of(
       List<Count> counts,
       LocalDate firstMonday,
       LocalDate lastMonday,
-      Function<String, Map<String, Double>> shares) {
-    Map<LocalDate, Map<String, Double>> weeks = new LinkedHashMap<>();
+      Function<String, RegionValues> shares) {
+    Map<LocalDate, RegionValues> weeks = new LinkedHashMap<>();
     for (LocalDate day = firstMonday;
         ChronoUnit.DAYS.between(day, lastMonday) >= 0;
         day = day.plusWeeks(1)) {
-      weeks.put(day, new LinkedHashMap<>());
+      weeks.put(day, RegionValues.zero());
     }
     for (Count count : counts) {
-      Map<String, Double> week = weeks.get(count.monday());
-      if (week != null) {
-        shares
-            .apply(count.candidateId())
-            .forEach((region, share) -> week.merge(region, share * count.hard(), Double::sum));
-      }
+      weeks.computeIfPresent(
+          count.monday(),
+          (monday, sets) -> sets.plus(count.hard(), shares.apply(count.candidateId())));
     }
     List<WeeklySets> list = new ArrayList<>();
     weeks.forEach((monday, sets) -> list.add(new WeeklySets(monday, sets)));

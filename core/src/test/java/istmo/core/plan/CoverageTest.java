@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 import static org.assertj.core.data.Offset.offset;
 
+import istmo.core.anatomy.Sparse;
 import istmo.core.body.Profile.TrainingAge;
 import istmo.core.plan.Planned.Bout;
 import istmo.core.plan.Planned.Day;
@@ -261,7 +262,12 @@ class CoverageTest {
   void theChartIsFullWhereWhatIsAskedIsThere() {
     Coverage coverage =
         new Coverage(
-            Map.of("VL", 9.0, "BFL", 1.5, "SOL", 3.0), Map.of(), 0, 0, List.of(), List.of());
+            Sparse.values(Map.of("VL", 9.0, "BFL", 1.5, "SOL", 3.0)),
+            Map.of(),
+            0,
+            0,
+            List.of(),
+            List.of());
     assertThat(coverage.filled("VL", Map.of("VL", 6.0, "BFL", 5.0))).isEqualTo(1);
     assertThat(coverage.filled("BFL", Map.of("VL", 6.0, "BFL", 5.0))).isCloseTo(0.3, within(1e-12));
     assertThat(coverage.filled("SOL", Map.of())).as("6 sets would be much").isEqualTo(0.5);

@@ -1,7 +1,6 @@
 package istmo.core.plan;
 
-import istmo.core.anatomy.Region;
-import istmo.core.anatomy.Regions;
+import istmo.core.anatomy.Sparse;
 import istmo.core.body.Body;
 import istmo.core.body.Cautions;
 import istmo.core.body.PainFlag;
@@ -69,10 +68,6 @@ final class Plans {
       double back,
       boolean oneLeg,
       Set<Function> functions) {
-    Map<String, Double> all = new LinkedHashMap<>();
-    for (Region region : Regions.standard().all()) {
-      all.put(region.id(), shares.getOrDefault(region.id(), 0.0));
-    }
     String exercise = id.contains("/") ? id.substring(0, id.indexOf('/')) : id;
     return new Offer(
         id,
@@ -80,7 +75,7 @@ final class Plans {
         exercise,
         id,
         Map.of(),
-        all,
+        Sparse.values(shares),
         functions,
         role,
         utility,

@@ -7,6 +7,8 @@ import static istmo.core.record.Done.set;
 import static istmo.core.record.Done.weekly;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import istmo.core.anatomy.RegionValues;
+import istmo.core.anatomy.Sparse;
 import istmo.core.body.Measurement.Side;
 import istmo.core.record.Lesson.Act;
 import istmo.core.record.Lesson.Kind;
@@ -171,10 +173,12 @@ class LessonsTest {
 
   @Test
   void weeksBehindWhatIsAsked() {
-    Map<String, Double> little = Map.of("VL", 8.0, "BFL", 1.0);
+    RegionValues little = Sparse.values(Map.of("VL", 8.0, "BFL", 1.0));
     Lessons.Weekly weekly =
         new Lessons.Weekly(
-            List.of(little, little, Map.of(), little), DAY, Map.of("VL", 6.0, "BFL", 4.0));
+            List.of(little, little, RegionValues.zero(), little),
+            DAY,
+            Map.of("VL", 6.0, "BFL", 4.0));
     List<Lesson> lessons = Lessons.of(List.of(), Optional.of(weekly), DAY);
     assertThat(lessons)
         .extracting(Lesson::kind, Lesson::subject)
@@ -190,7 +194,10 @@ class LessonsTest {
                 List.of(),
                 Optional.of(
                     new Lessons.Weekly(
-                        List.of(Map.of(), Map.of(), Map.of(), little), DAY, Map.of("VL", 6.0))),
+                        List.of(
+                            RegionValues.zero(), RegionValues.zero(), RegionValues.zero(), little),
+                        DAY,
+                        Map.of("VL", 6.0))),
                 DAY))
         .as("one week of training says nothing")
         .isEmpty();

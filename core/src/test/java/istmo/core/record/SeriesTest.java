@@ -8,6 +8,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import istmo.core.anatomy.RegionValues;
+import istmo.core.anatomy.Sparse;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
 import istmo.core.quantity.InvalidInput;
@@ -165,9 +167,12 @@ class SeriesTest {
             counts,
             monday.minusWeeks(1),
             monday,
-            id -> id.equals("a/b") ? Map.of("VL", 1.0) : Map.of("VL", 0.5, "RF", 1.0));
+            id ->
+                Sparse.values(id.equals("a/b") ? Map.of("VL", 1.0) : Map.of("VL", 0.5, "RF", 1.0)));
     assertThat(weeks).hasSize(2);
-    assertThat(weeks.get(0).sets()).as("a week without training is a week").isEmpty();
+    assertThat(weeks.get(0).sets())
+        .as("a week without training is a week")
+        .isEqualTo(RegionValues.zero());
     assertThat(weeks.get(1).sets().get("VL"))
         .isCloseTo(3 + 2 * 0.5 + 2 * 0.4 + 2 * 0.5, within(1e-9));
     assertThat(weeks.get(1).sets().get("RF")).isCloseTo(2, within(1e-9));

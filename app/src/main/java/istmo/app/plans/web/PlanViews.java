@@ -315,14 +315,12 @@ final class PlanViews {
                         function.examples(),
                         Rounded.of(has),
                         Rounded.of(Required.entry(plan.targets().functions(), function)))));
-    Map<String, Double> sets = new LinkedHashMap<>();
     Map<String, Double> filled = new LinkedHashMap<>();
     for (Region region : Regions.standard().all()) {
-      sets.put(region.id(), Rounded.of(coverage.sets().getOrDefault(region.id(), 0.0)));
       filled.put(region.id(), Rounded.of(coverage.filled(region.id(), plan.targets().least())));
     }
     return new CoverageView(
-        sets,
+        Rounded.of(coverage.sets()),
         filled,
         Rounded.of(plan.targets().least()),
         List.copyOf(plan.targets().held()),
