@@ -2571,6 +2571,14 @@ export interface components {
             id: "NONE" | "SOME" | "MUCH";
             label: string;
         };
+        /** @description late: whether a night's backup was missed. */
+        BackupView: {
+            /** Format: date-time */
+            last?: string;
+            late: boolean;
+            /** Format: date-time */
+            tried?: string;
+        };
         /** @description Where a region lies: a band along its course, so many m wide at full tension. */
         BandView: {
             course: components["schemas"]["PointView"][];
@@ -5526,6 +5534,7 @@ export interface components {
         /** @description planned: the next session of each client's newest plan, soonest first. */
         TodayView: {
             advice: components["schemas"]["AdviceView"][];
+            backup?: components["schemas"]["BackupView"];
             /** Format: date */
             on: string;
             open: components["schemas"]["OpenSessionView"][];

@@ -9,6 +9,7 @@ import { Quiet, Trouble, Undo, Waiting } from '../../ui/Notice'
 import { WordMenu } from '../../ui/WordMenu'
 import { useWaiting } from '../floor/useFloor'
 import { FirstSteps } from './FirstSteps'
+import { LastBackup } from './LastBackup'
 import { useBegin, useStartPlanned } from './useStart'
 import { useTakeOut } from './useTakeOut'
 import { dayWords } from './words'
@@ -45,6 +46,7 @@ export function TodayPage() {
           <Begin clients={clients.data} gyms={gyms.data} />
         )}
         <Advice advice={loaded.advice} />
+        <LastBackup backup={loaded.backup} />
       </div>
     </div>
   )

@@ -51,6 +51,7 @@ class DoorApiTest {
             "istmo_searches_running",
             "istmo_turns_waiting",
             "istmo_orders_kept_bodies",
+            "istmo_backup_age_seconds",
             "hikaricp_connections")
         .containsPattern("http_server_requests_seconds_count\\{.*uri=\"/api/clients/\\{id\\}\"");
     assertThat(text).doesNotContainPattern("[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}");

@@ -10,6 +10,8 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -77,6 +79,7 @@ public final class RunningApp implements BeforeAllCallback {
             "--server.port=0",
             "--spring.datasource.url=" + url + "?currentSchema=app_test",
             "--spring.flyway.default-schema=app_test",
+            "--istmo.backups=" + temporaryFolder(),
             "--istmo.demo=false");
     address = "http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port");
     firstCoach = visitor();
@@ -88,6 +91,22 @@ public final class RunningApp implements BeforeAllCallback {
       throw new IllegalStateException("no first account: " + first);
     }
     Runtime.getRuntime().addShutdownHook(new Thread(context::close));
+  }
+
+  /** Empty: nothing has been backed up yet. */
+  private static Path temporaryFolder() {
+    try {
+      Path folder = Files.createTempDirectory("istmo-backups");
+      folder.toFile().deleteOnExit();
+      return folder;
+    } catch (IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    }
+  }
+
+  /** The coach of the first account. */
+  public static Visitor firstCoach() {
+    return firstCoach;
   }
 
   public static <T> T bean(Class<T> type) {

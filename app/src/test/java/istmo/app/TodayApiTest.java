@@ -200,11 +200,21 @@ class TodayApiTest {
     found.add(
         LocalDate.parse(who.get(record + "/series/" + series).at("/outings/0/on").asString()));
     for (JsonNode week : who.get(record + "/weeks?weeks=4").at("/weeks")) {
-      if (!week.at("/sets").isEmpty()) {
+      if (week.at("/sets/VL").asDouble() > 0) {
         found.add(LocalDate.parse(week.at("/monday").asString()));
       }
     }
     return found;
+  }
+
+  /** Whoever has the first account sees to the machine; the others cannot. */
+  @Test
+  void onlyTheFirstCoachIsToldOfBackups() {
+    assertThat(RunningApp.firstCoach().get("/api/today").at("/backup/late").asBoolean(true))
+        .isFalse();
+    assertThat(coach.get("/api/today").body().has("backup")).isFalse();
+    JsonNode page = RunningApp.visitor().get("/actuator/health/nightly").body();
+    assertThat(page.at("/components/backups/details/late").asBoolean(true)).isFalse();
   }
 
   /** An ended session goes on; an empty one is taken out and put back; a record stays. */

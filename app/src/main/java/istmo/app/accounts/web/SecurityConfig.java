@@ -25,8 +25,11 @@ class SecurityConfig {
   /** A plan behind a link that its coach has given away. */
   private static final String SHARED = "/api/shared/*";
 
-  /** How busy the application is, without anybody's data: for a program on this machine. */
-  private static final String FIGURES = "/actuator/prometheus";
+  /**
+   * How busy the application is and how old its newest backup, without anybody's data: for a
+   * program on this machine.
+   */
+  private static final String[] FIGURES = {"/actuator/prometheus", "/actuator/health/nightly"};
 
   private static final String GADGETS = "/api/gadget-links/*/lines";
 

@@ -3,9 +3,11 @@ package istmo.app.today.web;
 import istmo.app.catalogue.Trainables;
 import istmo.app.gyms.Gym;
 import istmo.app.gyms.Gyms;
+import istmo.app.platform.Backups;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.sessions.SessionReader;
 import istmo.app.today.Today;
+import istmo.app.today.Upkeep;
 import istmo.core.catalogue.Trainable;
 import istmo.core.plan.Planned;
 import istmo.core.quantity.Required;
@@ -27,11 +29,13 @@ class TodayController {
   private final Today today;
   private final Gyms gyms;
   private final Trainables trainables;
+  private final Upkeep upkeep;
 
-  TodayController(Today today, Gyms gyms, Trainables trainables) {
+  TodayController(Today today, Gyms gyms, Trainables trainables, Upkeep upkeep) {
     this.today = today;
     this.gyms = gyms;
     this.trainables = trainables;
+    this.upkeep = upkeep;
   }
 
   /** sets: how many were logged in it. */
@@ -66,12 +70,20 @@ class TodayController {
       String figures,
       LocalDate on) {}
 
+  /** late: whether a night's backup was missed. */
+  record BackupView(@MayBeMissing Instant last, @MayBeMissing Instant tried, boolean late) {
+    static BackupView of(Backups.State state) {
+      return new BackupView(state.last().orElse(null), state.tried().orElse(null), state.late());
+    }
+  }
+
   /** planned: the next session of each client's newest plan, soonest first. */
   record TodayView(
       LocalDate on,
       List<OpenSessionView> open,
       List<PlannedSessionView> planned,
-      List<AdviceView> advice) {}
+      List<AdviceView> advice,
+      @MayBeMissing BackupView backup) {}
 
   /** What waits for the coach today, in the coach's own time zone. */
   @GetMapping("/api/today")
@@ -94,7 +106,8 @@ class TodayController {
                         advice.lesson().name(),
                         Words.of(advice.lesson().found()),
                         advice.lesson().on()))
-            .toList());
+            .toList(),
+        upkeep.backup().map(BackupView::of).orElse(null));
   }
 
   private static OpenSessionView open(
