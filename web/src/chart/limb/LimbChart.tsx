@@ -2,6 +2,7 @@ import { useId, useRef, useState } from 'react'
 import type { KeyboardEvent } from 'react'
 import type { Region } from '../../api/client'
 import { GROUPS, Hatches, fill } from './Hatch'
+import { MARK_RADIUS, TYPE, marked } from './marks'
 import {
   HEIGHT,
   LOWER_BACK,
@@ -188,7 +189,8 @@ function PaintedTerritory({
       move()
     }
   }
-  const [cx, cy] = centre(t.points)
+  const cx = centre(t.points)[0]
+  const cy = marked(t).mark
   const colour = GROUPS[region.group]?.colour ?? 'var(--ink-2)'
   const edge = outline(t.points)
   return (
@@ -226,7 +228,7 @@ function PaintedTerritory({
           <circle
             cx={cx}
             cy={cy}
-            r={0.19}
+            r={MARK_RADIUS}
             fill="var(--paper)"
             stroke={value === -1 ? 'var(--warn)' : colour}
             strokeWidth={0.03}
@@ -247,20 +249,16 @@ function PaintedTerritory({
   )
 }
 
-/** 12 px at the usual size of the chart. */
-const TYPE = 0.31
-/** Room for the mark of a painted territory. */
-const BADGE = 0.3
-
-/** A territory's name in its middle, or below its mark; the mark alone where there is no room for both. */
+/** A territory's name in its middle, or below its mark. */
 function Name({ t, below }: { t: Territory; below: boolean }) {
-  if (!t.name || (below && !t.upright)) return null
-  const [x, y] = centre(t.points)
+  const [x, middle] = centre(t.points)
+  const y = below ? marked(t).name : middle
+  if (!t.name || y === undefined) return null
   return (
     <text
       aria-hidden
       className="pointer-events-none"
-      transform={`translate(${x} ${below ? y + BADGE : y})${t.upright ? ' rotate(90)' : ''}`}
+      transform={`translate(${x} ${y})${t.upright ? ' rotate(90)' : ''}`}
       textAnchor={below ? 'start' : 'middle'}
       dy={0.1}
       fontSize={TYPE}
