@@ -8,6 +8,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse.BodyHandlers;
+import java.time.Duration;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -18,6 +19,9 @@ import tools.jackson.databind.json.JsonMapper;
 final class Caller {
   private static final JsonMapper JSON = JsonMapper.builder().build();
 
+  /** After this a device gives up on an answer and asks again. */
+  private static final Duration PATIENCE = Duration.ofSeconds(20);
+
   private final String address;
   private final CookieManager cookies = new CookieManager();
   private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
@@ -25,6 +29,20 @@ final class Caller {
   Caller(String address) {
     this.address = address;
     get("/api/account");
+  }
+
+  /** One who is signed in already: with the cookies, as a browser sends them. */
+  Caller(String address, String signedIn) {
+    this.address = address;
+    URI here = URI.create(address);
+    for (String pair : signedIn.split("; ")) {
+      HttpCookie cookie =
+          new HttpCookie(
+              pair.substring(0, pair.indexOf('=')), pair.substring(pair.indexOf('=') + 1));
+      cookie.setPath("/");
+      cookie.setVersion(0);
+      cookies.getCookieStore().add(here, cookie);
+    }
   }
 
   JsonNode get(String path) {
@@ -38,6 +56,7 @@ final class Caller {
   private JsonNode send(String method, String path, @Nullable Object body) {
     HttpRequest request =
         HttpRequest.newBuilder(URI.create(address + path))
+            .timeout(PATIENCE)
             .header("content-type", "application/json")
             .header("X-XSRF-TOKEN", token())
             .method(
