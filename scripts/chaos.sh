@@ -43,11 +43,7 @@ export ISTMO_OWN_HOME=$ISTMO_PG_HOME ISTMO_BACKUPS=$tools/chaos-backups
 server=$!
 # shellcheck disable=SC2064 # the process id as it is now
 trap "kill $server 2>/dev/null || true; wait $server 2>/dev/null || true; '$here/pg.sh' destroy; rm -rf '$ISTMO_BACKUPS'" EXIT
-for _ in $(seq 240); do
-  ! curl_ok "http://127.0.0.1:$PORT/actuator/health/readiness" || break
-  kill -0 "$server" 2>/dev/null || fail "it did not start; its log is $tools/chaos-serve.log"
-  sleep 0.5
-done
+await_ready "$PORT" "$server" || fail "the application did not start; its log is $tools/chaos-serve.log"
 cd "$repo/bench/load"
 mvn -B -ntp -q compile exec:exec -Dexec.executable=java \
   -Dexec.args="-cp %classpath istmo.load.Chaos http://127.0.0.1:$PORT $minutes $here/chaos.sh $server"

@@ -47,6 +47,17 @@ curl_ok() {
   [[ $status == *" 200"* ]]
 }
 
+# Whether the application is ready within two minutes, while its process lives.
+await_ready() { # PORT PID
+  local _
+  for _ in $(seq 240); do
+    if curl_ok "http://127.0.0.1:$1/actuator/health/readiness"; then return 0; fi
+    kill -0 "$2" 2>/dev/null || return 1
+    sleep 0.5
+  done
+  return 1
+}
+
 # How Java runs the application: with a bounded heap, and ended rather than half alive when that is full; the starter starts
 # it again. ISTMO_HEAP=2g gives it more. Threads that compute yield to threads that read and write.
 java_options() { echo "-Xmx${ISTMO_HEAP:-1g} -XX:+ExitOnOutOfMemoryError -XX:ThreadPriorityPolicy=1"; }

@@ -17,11 +17,7 @@ java $(java_options) ${LOAD_JAVA:-} -jar "$repo/app/target/istmo.jar" >"$log" 2>
 app=$!
 # shellcheck disable=SC2064 # the process id as it is now
 trap "kill $app 2>/dev/null || true; wait $app 2>/dev/null || true; '$here/pg.sh' destroy" EXIT
-for _ in $(seq 240); do
-  ! curl_ok "http://127.0.0.1:$port/actuator/health/readiness" || break
-  kill -0 "$app" 2>/dev/null || fail "the application did not start; its log is $log"
-  sleep 0.5
-done
+await_ready "$port" "$app" || fail "the application did not start; its log is $log"
 cd "$repo/bench/load"
 mvn -B -ntp -q compile exec:exec -Dexec.executable=java \
   -Dexec.args="--add-opens java.base/java.lang=ALL-UNNAMED -Daddress=http://127.0.0.1:$port $* -cp %classpath io.gatling.app.Gatling -s istmo.load.MixedDay -nr -rf target/gatling" \

@@ -43,7 +43,9 @@ import istmo.core.record.SideGap;
 import istmo.core.training.Calibration;
 import istmo.core.training.LoadEstimate;
 import istmo.core.watching.WatchedSet;
+import java.util.Collection;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 
@@ -126,5 +128,15 @@ public final class Words {
         .orElseThrow(() -> new IllegalArgumentException("nobody says " + fact.getClass()))
         .getValue()
         .apply(fact);
+  }
+
+  /** The same of each of some facts. */
+  public static List<String> of(Collection<? extends Fact> facts) {
+    return facts.stream().map(Words::of).toList();
+  }
+
+  /** The same where it begins a line: with a capital. */
+  public static String begun(Fact fact) {
+    return Say.capital(of(fact));
   }
 }

@@ -190,7 +190,7 @@ class BenchController {
         side.setup().values(),
         FactView.of(side.changes()),
         side.measured(),
-        side.client().cautions().statements().stream().map(Words::of).toList(),
+        Words.of(side.client().cautions().statements()),
         side.refusal().map(Cautions.Refusal::why).map(Words::of).orElse(null),
         LoadView.of(side.load()),
         obstacle == null ? null : ObstacleView.of(obstacle),

@@ -145,7 +145,7 @@ class MeasurementController {
         client.id(),
         client.name(),
         Rounded.of(Math.toDegrees(estimate.body().dorsiflexionLimitRad())),
-        estimate.notes().stream().map(Words::of).toList(),
+        Words.of(estimate.notes()),
         kinds);
   }
 

@@ -61,7 +61,7 @@ class FloorController {
         session.gym().name(),
         session.createdAt(),
         session.finishedAt().orElse(null),
-        session.client().cautions().statements().stream().map(Words::of).toList(),
+        Words.of(session.client().cautions().statements()),
         walk.weaker().side(),
         Words.of(walk.weaker()),
         walk.exercises().stream()

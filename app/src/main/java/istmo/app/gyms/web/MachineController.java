@@ -149,7 +149,7 @@ class MachineController {
           resistanceFit.unit(),
           Rounded.of(resistanceFit.repeatError()),
           Rounded.of(resistanceFit.genericError()),
-          resistanceFit.notes().stream().map(Words::of).toList());
+          Words.of(resistanceFit.notes()));
     }
   }
 

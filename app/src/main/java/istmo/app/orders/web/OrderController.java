@@ -230,7 +230,7 @@ class OrderController {
   private static OrderView view(OrderBook.Answer answer) {
     Order order = answer.order();
     return new OrderView(
-        answer.statements().stream().map(Words::of).toList(),
+        Words.of(answer.statements()),
         order.entries().stream().map(OrderController::entry).toList(),
         order.hardly().stream().map(OrderController::entry).toList(),
         order.shortage().map(OrderController::shortage).orElse(null),

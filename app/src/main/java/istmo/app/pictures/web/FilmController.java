@@ -114,7 +114,7 @@ class FilmController {
                 film.watched().findings().stream().map(Words::of),
                 film.findings().stream().map(Words::of))
             .toList(),
-        film.lost().stream().map(Words::of).toList(),
+        Words.of(film.lost()),
         new CurvesView(
             curve(film, Film.Moment::timeS),
             curve(film, Film.Moment::height),

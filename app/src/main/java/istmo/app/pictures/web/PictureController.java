@@ -190,7 +190,7 @@ class PictureController {
     FrontReading reading = pictures.front(input.subject(clientId), picture);
     return new FrontView(
         reading.figures().stream().map(PictureController::view).toList(),
-        reading.findings().stream().map(Words::of).toList());
+        Words.of(reading.findings()));
   }
 
   /** Keeps what the marks tell as this client's technique; the picture is not kept. */

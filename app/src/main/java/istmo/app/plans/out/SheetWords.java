@@ -79,12 +79,8 @@ public final class SheetWords {
         .map(loading -> (between.isEmpty() ? "" : between + "; begin with ") + unit.words(loading))
         .orElse(
             between.isEmpty()
-                ? capital(Words.of(load.basis()))
+                ? Words.begun(load.basis())
                 : between + ": begin with no more than the lightest here");
-  }
-
-  private static String capital(String text) {
-    return Character.toUpperCase(text.charAt(0)) + text.substring(1);
   }
 
   /** What is only believed is said to the half kilogram. */

@@ -251,7 +251,7 @@ class PlanController {
                         answer.proved(),
                         Rounded.of(answer.seconds())))
             .orElse(null),
-        composed.obstacles().stream().map(FactView::of).toList());
+        FactView.of(composed.obstacles()));
   }
 
   /** How far a search for a plan has come. It ends with the best plan that was found. */

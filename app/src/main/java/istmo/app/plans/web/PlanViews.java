@@ -181,7 +181,7 @@ final class PlanViews {
         plan.gym().id(),
         plan.gym().name(),
         plan.brief(),
-        plan.client().cautions().statements().stream().map(Words::of).toList(),
+        Words.of(plan.client().cautions().statements()),
         plan.document(),
         days(plan, 1),
         coverage(plan),
@@ -234,7 +234,7 @@ final class PlanViews {
               day.oneStation(),
               Rounded.of(timing.minutes()),
               timing.segments().stream().map(SegmentView::of).toList(),
-              plan.arrangement().remarks(day.bouts()).stream().map(Words::of).toList(),
+              Words.of(plan.arrangement().remarks(day.bouts())),
               of.sets(),
               of.thighSets(),
               of.calfSets(),
@@ -298,7 +298,7 @@ final class PlanViews {
         Rounded.of(offer.shares()),
         WorkingLoadView.of(plan.load(item, load)),
         FactView.of(Remarks.of(offer, item.prescription(), plan.aim(), plan.client().profile())),
-        offer.cues().stream().map(Words::of).toList(),
+        Words.of(offer.cues()),
         offer.stopSigns());
   }
 
@@ -329,6 +329,6 @@ final class PlanViews {
         Rounded.of(coverage.back()),
         plan.targets().balance(),
         plan.targets().most(),
-        coverage.findings().stream().map(FactView::of).toList());
+        FactView.of(coverage.findings()));
   }
 }

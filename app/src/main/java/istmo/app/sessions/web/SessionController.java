@@ -257,7 +257,7 @@ class SessionController {
             session.brief().keepOut(),
             Objects.requireNonNullElse(session.brief().school(), School.STRETCH.id()),
             session.brief().stiffDay()),
-        session.client().cautions().statements().stream().map(Words::of).toList(),
+        Words.of(session.client().cautions().statements()),
         session.createdAt(),
         session.finishedAt().orElse(null),
         session.items().stream().map(item -> item(item, names.apply(item.candidateId()))).toList());
