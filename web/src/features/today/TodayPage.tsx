@@ -9,7 +9,7 @@ import { Quiet, Trouble, Undo, Waiting } from '../../ui/Notice'
 import { WordMenu } from '../../ui/WordMenu'
 import { useWaiting } from '../floor/useFloor'
 import { FirstSteps } from './FirstSteps'
-import { LastBackup } from './LastBackup'
+import { LastBackup, MissedBackup } from './LastBackup'
 import { useBegin, useStartPlanned } from './useStart'
 import { useTakeOut } from './useTakeOut'
 import { dayWords } from './words'
@@ -29,6 +29,7 @@ export function TodayPage() {
     <div className="grid gap-x-8 gap-y-6 pb-6 lg:grid-cols-[minmax(0,1fr)_24rem]">
       <div className="space-y-6">
         <h1 className="text-2xl">{dayWords(loaded.on)}</h1>
+        <MissedBackup backup={loaded.backup} />
         <NotSent />
         {(clients.data.length === 0 || gyms.data.length === 0) && (
           <FirstSteps clients={clients.data.length} gyms={gyms.data.length} />
