@@ -80,7 +80,7 @@ public class AnalysisBenchmark {
             Cautions.none(),
             Profile.unknown(),
             equipment,
-            new Aim(Map.of("VL", 3, "RF", 2), Set.of()),
+            Aim.of(Map.of("VL", 3, "RF", 2), Set.of()),
             School.STRETCH,
             Optional.empty());
   }

@@ -61,7 +61,7 @@ public final class PlanQuality {
     System.out.println("points against the week / no week below, after so many seconds");
     for (Map<String, Integer> aimed : aims) {
       for (Pairing pairing : List.of(Pairing.NONE, Pairing.TWO_PLACES)) {
-        Aim aim = new Aim(aimed, Set.of());
+        Aim aim = Aim.of(aimed, Set.of());
         Brief brief =
             new Brief(
                 body, Cautions.none(), profile, equipment, aim, School.STRETCH, Optional.empty());

@@ -1,12 +1,13 @@
 package istmo.app.catalogue;
 
 import istmo.app.platform.MayBeMissing;
+import istmo.core.anatomy.Region;
 import istmo.core.body.PainFlag;
 import istmo.core.catalogue.ByWord;
 import istmo.core.catalogue.Movement;
 import istmo.core.quantity.InvalidInput;
+import java.util.ArrayList;
 import java.util.EnumMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -43,6 +44,17 @@ public record OwnExerciseDocument(
     @MayBeMissing @Nullable List<String> cautions) {
   /** The exercise; throws {@link InvalidInput} that names every field at fault. */
   public ByWord exercise(String key, String name) {
+    List<InvalidInput.Fault> faults = new ArrayList<>();
+    Set<Region> whole = Region.known(faults, "mainly", orNone("mainly", mainly));
+    Set<Region> half = Region.known(faults, "partly", orNone("partly", partly));
+    InvalidInput.gather(faults, "", () -> byWord(key, name, whole, half));
+    if (!faults.isEmpty()) {
+      throw new InvalidInput(faults);
+    }
+    return byWord(key, name, whole, half);
+  }
+
+  private ByWord byWord(String key, String name, Set<Region> whole, Set<Region> half) {
     Map<PainFlag, String> exclusions = new EnumMap<>(PainFlag.class);
     orNone("troubles", troubles)
         .forEach(
@@ -54,8 +66,8 @@ public record OwnExerciseDocument(
         orNone("alsoCalled", alsoCalled),
         orNone("needs", needs),
         orNone("does", does),
-        new LinkedHashSet<>(orNone("mainly", mainly)),
-        new LinkedHashSet<>(orNone("partly", partly)),
+        whole,
+        half,
         Objects.requireNonNullElse(knee, ByWord.Bend.DEEP),
         Objects.requireNonNullElse(hip, ByWord.Bend.DEEP),
         Objects.requireNonNullElse(back, ByWord.Back.SOME),

@@ -251,14 +251,14 @@ class DemoData {
     records.today(
         oda,
         quayside,
-        new Aim(Map.of("VL", 3, "RF", 2), Set.of()),
+        Aim.of(Map.of("VL", 3, "RF", 2), List.of()),
         "heel-raised-squat/wedge",
         "leg-extension-reclined/reclined",
         "seated-leg-curl/usual");
     records.today(
         tarn,
         boatshed,
-        new Aim(Map.of("GMAXM", 3, "BFL", 2), Set.of()),
+        Aim.of(Map.of("GMAXM", 3, "BFL", 2), List.of()),
         "romanian-deadlift/usual",
         "split-squat/lean");
 

@@ -6,6 +6,9 @@ import istmo.app.gyms.Gym;
 import istmo.app.sessions.Session;
 import istmo.app.sessions.Sessions;
 import istmo.app.sessions.SetLog;
+import istmo.core.anatomy.BodyArea;
+import istmo.core.anatomy.BodyArea.Back;
+import istmo.core.anatomy.Region;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
 import istmo.core.ranking.brief.Aim;
@@ -17,6 +20,7 @@ import istmo.core.training.PerformedSet;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -63,7 +67,7 @@ class DemoRecords {
             sessions.start(
                 client.id(),
                 gym.id(),
-                new Aim(Map.of("VL", 3, "RF", 2), Set.of()),
+                Aim.of(Map.of("VL", 3, "RF", 2), List.of()),
                 School.STRETCH,
                 false,
                 at);
@@ -80,7 +84,7 @@ class DemoRecords {
                   2 - k / 2.0,
                   Side.NONE,
                   k + 1,
-                  k == 0 ? Set.of("VL", "RF") : Set.of(),
+                  k == 0 ? Set.of(Region.VL, Region.RF) : Set.of(),
                   Optional.empty()));
         }
         UUID second = pin(session, "leg-extension-reclined/reclined");
@@ -95,7 +99,7 @@ class DemoRecords {
                   1,
                   Side.NONE,
                   k + 1,
-                  k == 0 ? Set.of("RF") : Set.of(),
+                  k == 0 ? Set.of(Region.RF) : Set.of(),
                   Optional.empty()));
         }
         if (day == 0) {
@@ -111,7 +115,7 @@ class DemoRecords {
                     2,
                     Side.NONE,
                     k + 1,
-                    k == 0 ? Set.of("BFL", "ST") : Set.of(),
+                    k == 0 ? Set.of(Region.BFL, Region.ST) : Set.of(),
                     Optional.empty()));
           }
         }
@@ -134,7 +138,7 @@ class DemoRecords {
           sessions.start(
               client.id(),
               gym.id(),
-              new Aim(Map.of("GMAXM", 3, "BFL", 2), Set.of()),
+              Aim.of(Map.of("GMAXM", 3, "BFL", 2), List.of()),
               School.STRETCH,
               false,
               at);
@@ -150,7 +154,7 @@ class DemoRecords {
                 2 - k / 2.0,
                 Side.NONE,
                 k + 1,
-                k == 2 && week > 3 ? Set.of("ERECTORS") : Set.of(),
+                k == 2 && week > 3 ? Set.of(Back.LOWER_BACK) : Set.of(),
                 Optional.empty()));
       }
       UUID second = pin(session, "split-squat/lean");
@@ -165,7 +169,7 @@ class DemoRecords {
                 1,
                 Side.LEFT,
                 k + 1,
-                k == 0 ? Set.of("GMAXM") : Set.of(),
+                k == 0 ? Set.of(Region.GMAXM) : Set.of(),
                 Optional.empty()));
         log(
             session,
@@ -186,7 +190,7 @@ class DemoRecords {
           sessions.start(
               client.id(),
               gym.id(),
-              new Aim(Map.of("VM", 2, "GMAXM", 2), Set.of()),
+              Aim.of(Map.of("VM", 2, "GMAXM", 2), List.of()),
               School.STRETCH,
               false,
               at);
@@ -219,7 +223,7 @@ class DemoRecords {
                 2,
                 Side.NONE,
                 k + 1,
-                k == 0 ? Set.of("GMAXM", "BFL") : Set.of(),
+                k == 0 ? Set.of(Region.GMAXM, Region.BFL) : Set.of(),
                 Optional.empty()));
       }
       sessions.finish(session.id(), at.plus(Duration.ofMinutes(40)));
@@ -253,7 +257,7 @@ class DemoRecords {
       double reserve,
       Side side,
       int number,
-      Set<String> felt,
+      Set<BodyArea> felt,
       Optional<Pain> pain) {
     return new SetRecord(
         new PerformedSet(kg, repetitions, reserve),

@@ -36,6 +36,7 @@ import istmo.app.schools.Schools;
 import istmo.app.sessions.Session;
 import istmo.app.sessions.SessionReader;
 import istmo.app.sessions.Sessions;
+import istmo.core.anatomy.BodyArea;
 import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
 import istmo.core.body.Profile;
@@ -387,7 +388,7 @@ public class Archive {
         record.side(),
         record.range().orElse(null),
         record.tempoKept().orElse(null),
-        record.felt(),
+        Set.copyOf(BodyArea.ids(record.felt())),
         record.pain().map(pain -> new PainFile(pain.joint(), pain.level())).orElse(null),
         set.performedAt());
   }

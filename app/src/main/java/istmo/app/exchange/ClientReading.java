@@ -31,6 +31,7 @@ import istmo.app.sessions.Asked;
 import istmo.app.sessions.PrescriptionDocument;
 import istmo.app.sessions.SessionBrief;
 import istmo.app.sessions.SessionImport;
+import istmo.core.anatomy.BodyArea;
 import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
 import istmo.core.body.Measurement;
@@ -48,12 +49,10 @@ import istmo.core.training.KnownLift;
 import istmo.core.training.PerformedSet;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.function.BiFunction;
 import java.util.function.Function;
@@ -241,8 +240,10 @@ final class ClientReading {
     moment("createdAt", sessionFile.createdAt());
     moment("finishedAt", sessionFile.finishedAt());
     int before = parts.faults().size();
-    Set<String> keepOut = new HashSet<>(Parts.orNone(sessionFile.keepOut()));
-    Optional<Aim> aim = parts.at(at + ".", () -> new Aim(Parts.orNone(sessionFile.aim()), keepOut));
+    Optional<Aim> aim =
+        parts.at(
+            at + ".",
+            () -> Aim.of(Parts.orNone(sessionFile.aim()), Parts.orNone(sessionFile.keepOut())));
     parts.at(at + ".", () -> file.knownSchool(sessionFile.school()));
     if (sessionFile.finishedAt() != null
         && sessionFile.finishedAt().isBefore(sessionFile.createdAt())) {
@@ -260,7 +261,7 @@ final class ClientReading {
     return new ReadSession(
         sessionFile.gym(),
         new SessionBrief(
-            aim.orElseThrow().weights(),
+            aim.orElseThrow().weightsById(),
             List.copyOf(Parts.orNone(sessionFile.keepOut())),
             sessionFile.school(),
             Boolean.TRUE.equals(sessionFile.stiffToday())),
@@ -319,7 +320,7 @@ final class ClientReading {
             file.side() == null ? Side.NONE : file.side(),
             Optional.ofNullable(file.range()),
             Optional.ofNullable(file.tempoKept()),
-            Parts.orNone(file.felt()),
+            BodyArea.all("felt", Parts.orNone(file.felt())),
             pain);
     return new SessionImport.ArchivedSet(file.id(), record, file.performedAt());
   }

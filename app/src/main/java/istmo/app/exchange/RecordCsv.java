@@ -2,6 +2,7 @@ package istmo.app.exchange;
 
 import istmo.app.platform.Cells;
 import istmo.app.sessions.Session;
+import istmo.core.anatomy.BodyArea;
 import istmo.core.body.Measurement.Side;
 import istmo.core.record.SetRecord;
 import java.io.IOException;
@@ -75,7 +76,7 @@ final class RecordCsv {
                     record.done().reserve(),
                     record.range().orElse(null),
                     record.tempoKept().orElse(null),
-                    String.join(";", record.felt()),
+                    String.join(";", BodyArea.ids(record.felt())),
                     record.pain().map(pain -> pain.joint()).orElse(null),
                     record.pain().map(pain -> pain.level()).orElse(null)));
           }

@@ -38,7 +38,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -314,7 +313,7 @@ public class OrderBook implements MeterBinder {
                       Cautions.none(),
                       Profile.unknown(),
                       everything,
-                      new Aim(Map.of("VL", 2), Set.of()),
+                      Aim.of(Map.of("VL", 2), List.of()),
                       School.STRETCH,
                       Optional.empty());
               Orders.order(brief, Orders.evaluate(nobody, everything, School.STRETCH));

@@ -4,7 +4,7 @@ import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Names;
 import istmo.app.platform.Needed;
 import istmo.app.sessions.PrescriptionDocument;
-import istmo.core.anatomy.Regions;
+import istmo.core.anatomy.Region;
 import istmo.core.plan.Block;
 import istmo.core.plan.Pairing;
 import istmo.core.plan.Planned;
@@ -12,6 +12,7 @@ import istmo.core.quantity.Allowed;
 import istmo.core.quantity.InvalidInput;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -129,7 +130,7 @@ public record PlanDocument(
     List<InvalidInput.Fault> faults = new ArrayList<>();
     wanted.forEach(
         (id, v) -> {
-          if (!Regions.standard().has(id)) {
+          if (Region.find(id).isEmpty()) {
             faults.add(new InvalidInput.Fault("targets." + id, "is not a region"));
           }
           TARGET.check(faults, "targets." + id, v == null ? Double.NaN : v);
@@ -141,6 +142,13 @@ public record PlanDocument(
       throw new InvalidInput(faults);
     }
     return with(week, trimmed, wanted);
+  }
+
+  /** The targets that the coach has set. */
+  Map<Region, Double> targetsByRegion() {
+    Map<Region, Double> byRegion = new EnumMap<>(Region.class);
+    targets.forEach((id, sets) -> byRegion.put(Region.of(id), sets));
+    return byRegion;
   }
 
   private PlanDocument with(Planned.Week week, String checkedName, Map<String, Double> wanted) {

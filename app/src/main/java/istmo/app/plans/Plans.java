@@ -32,7 +32,6 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -220,7 +219,7 @@ public class Plans {
 
   /** What a brief aims at; throws {@link InvalidInput} where that is nothing. */
   static Aim aim(PlanBrief brief) {
-    Aim aim = new Aim(brief.aim(), new HashSet<>(brief.keepOut()));
+    Aim aim = Aim.of(brief.aim(), brief.keepOut());
     if (aim.isEmpty()) {
       throw new InvalidInput("aim", "paint at least one region that should grow");
     }
@@ -248,7 +247,7 @@ public class Plans {
     Optional<TrainingAge> age = client.profile().trainingAge();
     Targets targets =
         Targets.of(aim, age, !Boolean.FALSE.equals(document.hold()), on.all())
-            .with(document.targets());
+            .with(document.targetsByRegion());
     Planned.Week week = step.map(s -> applied(document, s, on, aim, age)).orElseGet(document::week);
     Set<PainFlag> sore =
         client.cautions().sores().stream().map(Soreness::joint).collect(Collectors.toSet());

@@ -66,7 +66,7 @@ public record DrawingView(
             .map(
                 band ->
                     new BandView(
-                        band.regionId(),
+                        band.region().id(),
                         band.course().stream().map(PointView::of).toList(),
                         Rounded.of(band.widthM())))
             .toList(),

@@ -18,10 +18,10 @@ public final class Rounded {
     return of(values.asMap());
   }
 
-  /** The same map, rounded, in the same order. */
-  public static Map<String, Double> of(Map<String, Double> map) {
+  /** The same map, rounded, in the same order; a region goes by its id. */
+  public static Map<String, Double> of(Map<?, Double> map) {
     Map<String, Double> result = new LinkedHashMap<>();
-    map.forEach((key, v) -> result.put(key, of(v)));
+    map.forEach((key, v) -> result.put(key.toString(), of(v)));
     return result;
   }
 }

@@ -9,6 +9,7 @@ import istmo.app.schools.Schools;
 import istmo.app.sessions.History;
 import istmo.app.sessions.Session;
 import istmo.app.sessions.SessionReader;
+import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionValues;
 import istmo.core.catalogue.Trainable;
 import istmo.core.picture.TechniqueChange;
@@ -127,7 +128,7 @@ public class Records {
    */
   public record WeeksOverview(
       List<WeeklySets> weeks,
-      Map<String, Double> asked,
+      Map<Region, Double> asked,
       List<String> unknown,
       Optional<Session> by) {}
 
@@ -239,7 +240,7 @@ public class Records {
 
   /** Series that were done, with what each exercise mainly trains as far as it is known. */
   private static List<Lessons.ReviewedSeries> reviewed(
-      List<Series> all, Function<String, Trainable> names, Function<String, List<String>> mainly) {
+      List<Series> all, Function<String, Trainable> names, Function<String, List<Region>> mainly) {
     return all.stream()
         .filter(series -> !series.outings().isEmpty())
         .map(

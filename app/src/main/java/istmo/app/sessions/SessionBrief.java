@@ -1,5 +1,6 @@
 package istmo.app.sessions;
 
+import istmo.core.anatomy.Region;
 import istmo.core.ranking.brief.Aim;
 import java.util.List;
 import java.util.Map;
@@ -10,11 +11,12 @@ import org.jspecify.annotations.Nullable;
 public record SessionBrief(
     Map<String, Integer> aim, List<String> keepOut, @Nullable String school, Boolean stiffToday) {
   /** Where a session was begun without an aim: the large muscles of the leg. */
-  private static final Aim WHOLE_LEG = new Aim(Map.of("VL", 1, "BFL", 1, "GMAXM", 1), Set.of());
+  private static final Aim WHOLE_LEG =
+      new Aim(Map.of(Region.VL, 1, Region.BFL, 1, Region.GMAXM, 1), Set.of());
 
   /** What it aims at; never nothing. */
   public Aim aimed() {
-    Aim asked = new Aim(aim, Set.copyOf(keepOut));
+    Aim asked = Aim.of(aim, keepOut);
     return asked.isEmpty() ? WHOLE_LEG : asked;
   }
 

@@ -11,6 +11,7 @@ import istmo.app.sessions.persistence.ItemRepository;
 import istmo.app.sessions.persistence.PerformedSetRepository;
 import istmo.app.sessions.persistence.SessionEntity;
 import istmo.app.sessions.persistence.TrainingSessionRepository;
+import istmo.core.anatomy.BodyArea;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.stimulus.School;
 import jakarta.persistence.EntityManager;
@@ -150,7 +151,7 @@ public class Sessions {
   private SessionEntity row(
       UUID id, UUID clientId, UUID gymId, Aim aim, School school, boolean stiff, Instant at) {
     SessionBrief brief =
-        new SessionBrief(aim.weights(), List.copyOf(aim.keepOut()), school.id(), stiff);
+        new SessionBrief(aim.weightsById(), BodyArea.ids(aim.keepOut()), school.id(), stiff);
     return new SessionEntity(id, coach.id(), clientId, gymId, brief, at);
   }
 

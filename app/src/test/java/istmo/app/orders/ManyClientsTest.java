@@ -75,7 +75,7 @@ class ManyClientsTest {
       for (UUID id : ids) {
         OrderBook.OrderRequest wish =
             new OrderBook.OrderRequest(
-                id, gym, new Aim(Map.of("VL", 3), Set.of()), School.STRETCH, Weights.USUAL, false);
+                id, gym, Aim.of(Map.of("VL", 3), Set.of()), School.STRETCH, Weights.USUAL, false);
         asked.add(
             threads.submit(
                 () -> coach.as(Accounts.FIRST, () -> orders.written(wish, this::entries))));

@@ -1,26 +1,166 @@
 package istmo.core.anatomy;
 
+import istmo.core.quantity.InvalidInput;
+import istmo.core.resource.TextTable;
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 
 /**
- * A region that a coach can aim at.
- *
- * @param ordinal place in the list of regions, from 0
- * @param coachName what a coach calls it
- * @param anatomicalName what an anatomist calls it
- * @param muscleShares muscle id to its share of the region; shares add up to 1
- * @param steer how far it can be trained apart from its neighbours: A well, B partly, C little or
- *     disputed
- * @param column place across on the limb chart
- * @param row place down on the limb chart
+ * A region that a coach can aim at: a muscle of the model with the same id. What is known of each
+ * stands in {@code anatomy/regions.csv}.
  */
-public record Region(
-    int ordinal,
-    String id,
-    String coachName,
-    String anatomicalName,
-    String group,
-    Map<String, Double> muscleShares,
-    String steer,
-    String column,
-    String row) {}
+public enum Region implements BodyArea {
+  VL,
+  VM,
+  VI,
+  RF,
+  BFL,
+  BFS,
+  ST,
+  SM,
+  GMAXU,
+  GMAXM,
+  GMAXL,
+  GMEDA,
+  GMEDP,
+  GMIN,
+  AL,
+  AB,
+  GRA,
+  AMA,
+  AMI,
+  GASM,
+  GASL,
+  SOL,
+  TA;
+
+  private final String coachName;
+  private final String anatomicalName;
+  private final RegionGroup group;
+  private final Steer steer;
+  private final String column;
+  private final String row;
+
+  /** How far a region can be trained apart from its neighbours (judgement, common practice). */
+  public enum Steer {
+    /** well */
+    A,
+    /** partly */
+    B,
+    /** little, or disputed */
+    C
+  }
+
+  /** The table is read before the first region is made. */
+  private static final class Table {
+    static final Map<String, TextTable.Row> ROWS = new LinkedHashMap<>();
+
+    static {
+      TextTable.rows("anatomy/regions.csv").forEach(row -> ROWS.put(row.get("id"), row));
+    }
+  }
+
+  private static final Map<String, Region> BY_ID = new LinkedHashMap<>();
+
+  static {
+    for (Region region : values()) {
+      BY_ID.put(region.id(), region);
+    }
+    if (!List.copyOf(BY_ID.keySet()).equals(List.copyOf(Table.ROWS.keySet()))) {
+      throw new IllegalStateException(
+          "regions.csv has " + Table.ROWS.keySet() + ", not " + BY_ID.keySet());
+    }
+  }
+
+  Region() {
+    TextTable.Row known = Table.ROWS.get(name());
+    if (known == null) {
+      throw new IllegalStateException("regions.csv says nothing of " + name());
+    }
+    coachName = known.get("coach_name");
+    anatomicalName = known.get("anatomical_name");
+    group = RegionGroup.of(known.get("group"));
+    steer = Steer.valueOf(known.get("steer"));
+    column = known.get("column");
+    row = known.get("row");
+  }
+
+  /** The region with this id; throws {@link InvalidInput} that lists what there is. */
+  public static Region of(String id) {
+    return find(id)
+        .orElseThrow(
+            () ->
+                new InvalidInput(
+                    "region",
+                    "\"" + id + "\" is not a region; there are " + Arrays.toString(values())));
+  }
+
+  /** The region with this id; empty where there is none. */
+  public static Optional<Region> find(String id) {
+    return Optional.ofNullable(BY_ID.get(id));
+  }
+
+  /** The regions with these ids; an unknown one is a fault of the caller's field. */
+  public static Set<Region> known(
+      List<InvalidInput.Fault> faults, String field, Collection<String> ids) {
+    Set<Region> regions = EnumSet.noneOf(Region.class);
+    for (String id : ids) {
+      find(id)
+          .ifPresentOrElse(
+              regions::add,
+              () -> faults.add(new InvalidInput.Fault(field, "\"" + id + "\" is not a region")));
+    }
+    return regions;
+  }
+
+  @Override
+  public String id() {
+    return name();
+  }
+
+  /** What a coach calls it. */
+  public String coachName() {
+    return coachName;
+  }
+
+  /** What an anatomist calls it. */
+  public String anatomicalName() {
+    return anatomicalName;
+  }
+
+  @Override
+  public RegionGroup group() {
+    return group;
+  }
+
+  /** The muscle that it is. */
+  public Muscle muscle() {
+    return Muscles.standard().get(id());
+  }
+
+  /** Place of its muscle in the list of muscles. */
+  public int muscleIndex() {
+    return Muscles.standard().indexOf(id());
+  }
+
+  /** How far it can be trained apart from its neighbours. */
+  public Steer steer() {
+    return steer;
+  }
+
+  /** Place across on the limb chart. */
+  public String column() {
+    return column;
+  }
+
+  /** Place down on the limb chart. */
+  public String row() {
+    return row;
+  }
+}

@@ -2,7 +2,7 @@ package istmo.core.anatomy;
 
 import java.util.Arrays;
 import java.util.Collections;
-import java.util.LinkedHashMap;
+import java.util.EnumMap;
 import java.util.Map;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.DoubleStream;
@@ -17,12 +17,12 @@ public final class RegionValues {
 
   /** Values by a function of the region. */
   public static RegionValues of(ToDoubleFunction<Region> value) {
-    return new RegionValues(Regions.standard().all().stream().mapToDouble(value).toArray());
+    return new RegionValues(Arrays.stream(Region.values()).mapToDouble(value).toArray());
   }
 
   /** Nothing anywhere. */
   public static RegionValues zero() {
-    return new RegionValues(new double[Regions.standard().all().size()]);
+    return new RegionValues(new double[Region.values().length]);
   }
 
   /**
@@ -47,18 +47,9 @@ public final class RegionValues {
     return sum;
   }
 
-  /** Mean over the regions of a group; 0 for a group that is not there. */
-  public double mean(String group) {
-    return Regions.standard().all().stream()
-        .filter(region -> region.group().equals(group))
-        .mapToDouble(this::get)
-        .average()
-        .orElse(0);
-  }
-
-  /** The value of a region; throws {@link istmo.core.quantity.InvalidInput} for an unknown id. */
-  public double get(String regionId) {
-    return values[Regions.standard().get(regionId).ordinal()];
+  /** Mean over the regions of a group. */
+  public double mean(RegionGroup group) {
+    return group.regions().stream().mapToDouble(this::get).average().orElseThrow();
   }
 
   /** The value of a region. */
@@ -71,10 +62,12 @@ public final class RegionValues {
     return Arrays.stream(values);
   }
 
-  /** The same by region id, for whoever writes it down. */
-  public Map<String, Double> asMap() {
-    Map<String, Double> map = new LinkedHashMap<>();
-    Regions.standard().all().forEach(region -> map.put(region.id(), get(region)));
+  /** The same by region, for whoever writes it down. */
+  public Map<Region, Double> asMap() {
+    Map<Region, Double> map = new EnumMap<>(Region.class);
+    for (Region region : Region.values()) {
+      map.put(region, get(region));
+    }
     return Collections.unmodifiableMap(map);
   }
 

@@ -1,5 +1,7 @@
 package istmo.core.body;
 
+import istmo.core.anatomy.RegionGroup;
+
 /**
  * Where a client feels a movement that was meant for something else, and the known changes to try
  * (common practice).
@@ -8,36 +10,36 @@ public enum Habit {
   HINGE_TO_GLUTES(
       "hinges go to the glutes",
       "hinge",
-      "hamstrings",
+      RegionGroup.HAMSTRINGS,
       "Hinges go to this client's glutes: straighter knee, stop where the hips go no further"
           + " back."),
   HINGE_TO_HAMSTRINGS(
       "hinges go to the hamstrings",
       "hinge",
-      "glutes",
+      RegionGroup.GLUTES,
       "Hinges go to this client's hamstrings: more knee bend, hips further back."),
   HINGE_TO_BACK(
       "hinges go to the back",
       "hinge",
-      "hamstrings",
+      RegionGroup.HAMSTRINGS,
       "Hinges go to this client's back: less depth, lighter, brace first."),
   SQUAT_TO_QUADS(
       "squats go to the quads",
       "squat",
-      "glutes",
+      RegionGroup.GLUTES,
       "Squats go to this client's quads: more lean, hips back first, deeper."),
   PRESS_TO_QUADS(
       "presses go to the quads",
       "press",
-      "glutes",
+      RegionGroup.GLUTES,
       "Presses go to this client's quads: feet higher and wider, deeper at the hip.");
 
   private final String label;
   private final String family;
-  private final String group;
+  private final RegionGroup group;
   private final String change;
 
-  Habit(String label, String family, String group, String change) {
+  Habit(String label, String family, RegionGroup group, String change) {
     this.label = label;
     this.family = family;
     this.group = group;
@@ -55,7 +57,7 @@ public enum Habit {
   }
 
   /** The group of regions that is meant and missed. */
-  public String group() {
+  public RegionGroup group() {
     return group;
   }
 

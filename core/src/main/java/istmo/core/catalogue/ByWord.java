@@ -1,6 +1,6 @@
 package istmo.core.catalogue;
 
-import istmo.core.anatomy.Regions;
+import istmo.core.anatomy.Region;
 import istmo.core.body.Caution;
 import istmo.core.body.Demand;
 import istmo.core.body.PainFlag;
@@ -30,9 +30,9 @@ import java.util.regex.Pattern;
  * @param id of the coach's own "own-KEY"
  * @param needs equipment ids
  * @param does what it does; more than one joint makes it a compound exercise
- * @param mainly region ids for which a hard set counts whole
- * @param partly region ids for which a hard set counts half (the usual way to count sets that train
- *     a muscle directly and indirectly)
+ * @param mainly regions for which a hard set counts whole
+ * @param partly regions for which a hard set counts half (the usual way to count sets that train a
+ *     muscle directly and indirectly)
  * @param knee how far the knee bends at most
  * @param hip how far the hip bends at most
  * @param back what the lower back carries
@@ -50,8 +50,8 @@ public record ByWord(
     List<String> alsoCalled,
     Set<String> needs,
     Set<Movement> does,
-    Set<String> mainly,
-    Set<String> partly,
+    Set<Region> mainly,
+    Set<Region> partly,
     Bend knee,
     Bend hip,
     Back back,
@@ -160,8 +160,6 @@ public record ByWord(
     cautions = List.copyOf(cautions);
     List<InvalidInput.Fault> faults = new ArrayList<>();
     InvalidInput.gather(faults, "", () -> Equipment.check(items));
-    regions(faults, "mainly", mainly);
-    regions(faults, "partly", partly);
     if (mainly.isEmpty() && partly.isEmpty()) {
       faults.add(new InvalidInput.Fault("mainly", "say at least one region that it trains"));
     }
@@ -189,15 +187,6 @@ public record ByWord(
     if (!faults.isEmpty()) {
       throw new InvalidInput(faults);
     }
-  }
-
-  private static void regions(
-      List<InvalidInput.Fault> faults, String field, Set<String> regionIds) {
-    regionIds.stream()
-        .filter(region -> !Regions.standard().has(region))
-        .forEach(
-            region ->
-                faults.add(new InvalidInput.Fault(field, "\"" + region + "\" is not a region")));
   }
 
   private static boolean isRange(String text) {
@@ -249,8 +238,8 @@ public record ByWord(
   }
 
   /** What a hard set counts for a region, 0 to 1. */
-  public double share(String regionId) {
-    return mainly.contains(regionId) ? 1 : partly.contains(regionId) ? PARTLY : 0;
+  public double share(Region region) {
+    return mainly.contains(region) ? 1 : partly.contains(region) ? PARTLY : 0;
   }
 
   /** Whether it moves more than one joint. */

@@ -1,5 +1,6 @@
 package istmo.core.catalogue;
 
+import istmo.core.anatomy.Region;
 import istmo.core.body.Caution;
 import istmo.core.body.PainFlag;
 import istmo.core.resource.TextTable;
@@ -7,10 +8,10 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.EnumSet;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Reads {@code catalogue/by-word.txt}; what is wrong there stops the application at its start. */
 final class ByWordReader {
@@ -54,8 +55,8 @@ final class ByWordReader {
         list("also"),
         Set.copyOf(list("needs")),
         does,
-        new LinkedHashSet<>(list("mainly")),
-        new LinkedHashSet<>(list("partly")),
+        regions("mainly"),
+        regions("partly"),
         ByWord.Bend.valueOf(one("knee")),
         ByWord.Bend.valueOf(one("hip")),
         ByWord.Back.valueOf(one("back")),
@@ -69,6 +70,12 @@ final class ByWordReader {
         values("stop"),
         values("caution"),
         one("why"));
+  }
+
+  private Set<Region> regions(String key) {
+    return list(key).stream()
+        .map(Region::of)
+        .collect(Collectors.toCollection(() -> EnumSet.noneOf(Region.class)));
   }
 
   private String one(String key) {

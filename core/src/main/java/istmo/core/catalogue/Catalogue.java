@@ -1,5 +1,6 @@
 package istmo.core.catalogue;
 
+import istmo.core.anatomy.RegionGroup;
 import istmo.core.body.Caution;
 import istmo.core.body.PainFlag;
 import istmo.core.equipment.Equipment;
@@ -188,7 +189,7 @@ public final class Catalogue {
         list(one.getOrDefault("also", "")),
         family,
         Equipment.check(Set.copyOf(list(need(one, "needs", resource)))),
-        one.getOrDefault("group", ""),
+        Optional.ofNullable(one.get("group")).filter(text -> !text.isEmpty()).map(RegionGroup::of),
         Map.copyOf(exclusions),
         Map.copyOf(waits),
         onBelly(one.getOrDefault("position", ""), resource),

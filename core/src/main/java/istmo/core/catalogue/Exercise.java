@@ -1,11 +1,13 @@
 package istmo.core.catalogue;
 
+import istmo.core.anatomy.RegionGroup;
 import istmo.core.body.Caution;
 import istmo.core.body.PainFlag;
 import istmo.core.movement.Family;
 import istmo.core.movement.SetupParameter;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -13,7 +15,7 @@ import java.util.Set;
  *
  * @param alsoCalled nicknames, so that it is found
  * @param needs equipment ids
- * @param group the region group of an isolated machine, for the face check; empty otherwise
+ * @param group the group of an isolated machine, for the face check; empty otherwise
  * @param exclusions pain flag to the reason why it takes the exercise out
  * @param waits caution to the reason why it waits until that is cleared
  * @param onBelly done lying face down, or with a bar or belt across the hips
@@ -32,7 +34,7 @@ public record Exercise(
     List<String> alsoCalled,
     Family family,
     Set<String> needs,
-    String group,
+    Optional<RegionGroup> group,
     Map<PainFlag, String> exclusions,
     Map<Caution, String> waits,
     boolean onBelly,

@@ -1,5 +1,6 @@
 package istmo.core.drawing;
 
+import istmo.core.anatomy.Region;
 import istmo.core.movement.View;
 import java.util.List;
 import java.util.Set;
@@ -42,7 +43,7 @@ public record Drawing(
    *
    * @param widthM width at its full tension, m
    */
-  public record Band(String regionId, List<Point> course, double widthM) {}
+  public record Band(Region region, List<Point> course, double widthM) {}
 
   /** Lines within the lifter, whose outlines are in {@link #body}, and the force. */
   private static final Set<String> NOT_MACHINE =

@@ -1,6 +1,6 @@
 package istmo.core.drawing;
 
-import istmo.core.anatomy.Regions;
+import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Segments;
 import istmo.core.body.Body;
 import istmo.core.drawing.Drawing.Band;
@@ -49,7 +49,7 @@ final class Silhouette {
 
   private record Edge(double along, double front, double back) {}
 
-  private record Course(boolean fromTheSide, String region, double width, List<Step> steps) {}
+  private record Course(boolean fromTheSide, Region region, double width, List<Step> steps) {}
 
   private record Step(String part, double along, double front) {}
 
@@ -351,7 +351,7 @@ final class Silhouette {
       courses.add(
           new Course(
               row.get("view").equals("side"),
-              Regions.standard().get(row.get("region")).id(),
+              Region.of(row.get("region")),
               Double.parseDouble(row.get("width")),
               steps));
     }

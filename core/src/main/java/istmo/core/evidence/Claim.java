@@ -1,5 +1,6 @@
 package istmo.core.evidence;
 
+import istmo.core.anatomy.Region;
 import java.util.List;
 import java.util.Optional;
 
@@ -7,7 +8,7 @@ import java.util.Optional;
  * Something that the trade says.
  *
  * @param says in a coach's words
- * @param regions ids of the regions it is about; empty where it is about none
+ * @param regions the regions it is about; empty where it is about none
  * @param sides the two set-ups that it compares; empty where the mechanics cannot test it
  * @param expects what the first side should give against the second; empty for what is not a matter
  *     of more or less
@@ -19,7 +20,7 @@ public record Claim(
     String id,
     String topic,
     String says,
-    List<String> regions,
+    List<Region> regions,
     Optional<Sides> sides,
     Optional<Finding.Direction> expects,
     Optional<String> against,

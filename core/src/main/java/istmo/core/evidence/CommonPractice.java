@@ -1,9 +1,10 @@
 package istmo.core.evidence;
 
-import istmo.core.anatomy.Regions;
+import istmo.core.anatomy.Region;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.resource.TextTable;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -53,8 +54,7 @@ public final class CommonPractice {
   }
 
   private static Finding read(TextTable.Row row) {
-    List<String> regions = List.of(row.get("regions").split(" "));
-    regions.forEach(Regions.standard()::get);
+    List<Region> regions = Arrays.stream(row.get("regions").split(" ")).map(Region::of).toList();
     Point more = Point.parse(row.get("more"));
     Point less = Point.parse(row.get("less"));
     return new Finding(

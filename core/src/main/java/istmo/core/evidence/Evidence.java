@@ -1,7 +1,8 @@
 package istmo.core.evidence;
 
+import istmo.core.anatomy.Region;
+import istmo.core.anatomy.RegionGroup;
 import istmo.core.anatomy.RegionValues;
-import istmo.core.anatomy.Regions;
 import istmo.core.body.MeasurementKind;
 import istmo.core.body.Technique;
 import istmo.core.catalogue.Catalogue;
@@ -12,6 +13,7 @@ import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -32,7 +34,7 @@ public final class Evidence {
   public static final int DRAWS = 256;
 
   private static final int PAIRS = DRAWS / 2;
-  private static final int REGIONS = Regions.standard().all().size();
+  private static final int REGIONS = Region.values().length;
   private static final long SEED = 20261124;
   private static final int KEPT_SCHOOLS = 16;
   private static final int KEPT_POINTS = 300;
@@ -188,7 +190,7 @@ public final class Evidence {
       for (int r = 0; r < REGIONS; r++) {
         double apart =
             Math.log(
-                    (mechanics.get(Regions.standard().all().get(r)) + Stimulus.FLOOR)
+                    (mechanics.get(Region.values()[r]) + Stimulus.FLOOR)
                         / (reference[r] + Stimulus.FLOOR))
                 / CARRIES_OVER;
         here[r] = Math.exp(-apart * apart / 2);
@@ -361,11 +363,11 @@ public final class Evidence {
 
   private static double[][] drawn(String name) {
     double[][] result = new double[REGIONS][];
-    Map<String, double[]> groups = new HashMap<>();
+    Map<RegionGroup, double[]> groups = new EnumMap<>(RegionGroup.class);
     for (int r = 0; r < REGIONS; r++) {
-      String group = Regions.standard().all().get(r).group();
+      RegionGroup group = Region.values()[r].group();
       double[] common = groups.computeIfAbsent(group, text -> normals(name + " " + text));
-      double[] apart = normals(name + " " + Regions.standard().all().get(r).id());
+      double[] apart = normals(name + " " + Region.values()[r].id());
       double[] z = new double[DRAWS];
       for (int d = 0; d < DRAWS; d++) {
         z[d] =

@@ -1,7 +1,7 @@
 package istmo.core.evidence;
 
 import istmo.core.anatomy.Region;
-import istmo.core.anatomy.Regions;
+import istmo.core.anatomy.RegionGroup;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -16,8 +16,8 @@ import java.util.stream.Stream;
  * @param people in the study
  * @param conditionA in the study's words
  * @param setUpA the catalogue's set-up that stands for condition A; empty where nothing does
- * @param regionsA ids of the regions that were measured together; the same as {@code regionsB}
- *     unless muscles are compared
+ * @param regionsA the regions that were measured together; the same as {@code regionsB} unless
+ *     muscles are compared
  * @param site proximal, mid, distal or whole; shown, the model has no sites within a muscle
  * @param resultA growth in per cent, or activity as {@code measure} says, where remembered
  * @param memory how safe the memory of it is
@@ -34,8 +34,8 @@ public record Finding(
     String conditionB,
     Optional<Point> setUpA,
     Optional<Point> setUpB,
-    List<String> regionsA,
-    List<String> regionsB,
+    List<Region> regionsA,
+    List<Region> regionsB,
     String site,
     String measure,
     OptionalDouble resultA,
@@ -144,9 +144,9 @@ public record Finding(
    * Whether it tells of one of these exercises or, unless it is opinion, of this region; what
    * coaches think of other exercises tells nothing here.
    */
-  public boolean tellsOf(Collection<String> exerciseIds, String regionId) {
-    boolean region = regionsA.contains(regionId) || regionsB.contains(regionId);
-    return comparesAnyOf(exerciseIds) || (how != How.PRACTICE && region);
+  public boolean tellsOf(Collection<String> exerciseIds, Region region) {
+    boolean measured = regionsA.contains(region) || regionsB.contains(region);
+    return comparesAnyOf(exerciseIds) || (how != How.PRACTICE && measured);
   }
 
   /** Whether one of these exercises stands for one of its conditions. */
@@ -171,26 +171,22 @@ public record Finding(
     return words(regionsA) + (comparesMuscles() ? " against " + words(regionsB) : "");
   }
 
-  private static String words(List<String> regions) {
-    List<Region> all = regions.stream().map(Regions.standard()::get).toList();
-    List<Region> group =
-        all.isEmpty()
-            ? List.of()
-            : Regions.standard().all().stream()
-                .filter(region -> region.group().equals(all.get(0).group()))
-                .toList();
-    if (all.size() == 1) {
-      return all.get(0).coachName();
+  private static String words(List<Region> regions) {
+    if (regions.isEmpty()) {
+      return "lower back";
     }
-    return all.isEmpty()
-        ? "lower back"
-        : all.equals(group)
-            ? all.get(0).group()
-            : regions.stream().allMatch(region -> region.startsWith("GMAX"))
-                ? "gluteus maximus"
-                : regions.stream().allMatch(region -> region.startsWith("GMED"))
-                    ? "side glute"
-                    : "vasti";
+    if (regions.size() == 1) {
+      return regions.get(0).coachName();
+    }
+    RegionGroup group = regions.get(0).group();
+    if (regions.equals(group.regions())) {
+      return group.word();
+    }
+    return regions.stream().allMatch(region -> region.id().startsWith("GMAX"))
+        ? "gluteus maximus"
+        : regions.stream().allMatch(region -> region.id().startsWith("GMED"))
+            ? "side glute"
+            : "vasti";
   }
 
   /** Authors and year without the journal. */

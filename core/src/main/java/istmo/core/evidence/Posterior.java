@@ -1,15 +1,13 @@
 package istmo.core.evidence;
 
-import istmo.core.anatomy.Muscles;
 import istmo.core.anatomy.Region;
-import istmo.core.anatomy.Regions;
+import istmo.core.anatomy.RegionGroup;
 import istmo.core.quantity.Required;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -88,7 +86,8 @@ public final class Posterior {
    * How much more of it is within muscles and muscle groups, by how well a region can be steered
    * (A, B, C).
    */
-  private static final Map<String, Double> STEER = Map.of("A", 1.0, "B", 1.1, "C", 1.25);
+  private static final Map<Region.Steer, Double> STEER =
+      Map.of(Region.Steer.A, 1.0, Region.Steer.B, 1.1, Region.Steer.C, 1.25);
 
   /** People and weeks from which a study counts whole. */
   private static final double ENOUGH_PEOPLE = 20;
@@ -98,16 +97,11 @@ public final class Posterior {
   /** Where one is not remembered. */
   private static final double UNSTATED = 0.6;
 
-  private static final List<Region> REGIONS = Regions.standard().all();
-  private static final String[] GROUP_OF =
-      REGIONS.stream().map(Region::group).toArray(String[]::new);
+  private static final List<Region> REGIONS = List.of(Region.values());
+  private static final RegionGroup[] GROUP_OF =
+      REGIONS.stream().map(Region::group).toArray(RegionGroup[]::new);
   private static final double[] STEER_OF =
       REGIONS.stream().mapToDouble(each -> STEER.get(each.steer())).toArray();
-  private static final Map<String, Integer> REGION_INDEX = new HashMap<>();
-
-  static {
-    REGIONS.forEach(each -> REGION_INDEX.put(each.id(), REGION_INDEX.size()));
-  }
 
   /** What to make of the mechanics: for checks. */
   record Assumptions(boolean mechanics, double ownError, double spread) {
@@ -226,21 +220,21 @@ public final class Posterior {
    * ln(mean stimulus of the regions by volume + floor) there, and what it is made of to first
    * order.
    */
-  private double side(List<Part> parts, Point point, List<String> regions, double sign) {
+  private double side(List<Part> parts, Point point, List<Region> regions, double sign) {
     double[] s = stimulus(point);
     double volume = 0;
     double sum = 0;
-    for (String id : regions) {
-      volume += volume(id);
-      sum += volume(id) * (s[Required.entry(REGION_INDEX, id)] + Stimulus.FLOOR);
+    for (Region region : regions) {
+      double own = region.muscle().volumeM3();
+      volume += own;
+      sum += own * (s[region.ordinal()] + Stimulus.FLOOR);
     }
     Node node = node(point);
-    for (String id : regions) {
+    for (Region region : regions) {
+      double own = region.muscle().volumeM3();
       parts.add(
           new Part(
-              node,
-              Required.entry(REGION_INDEX, id),
-              sign * volume(id) * (s[Required.entry(REGION_INDEX, id)] + Stimulus.FLOOR) / sum));
+              node, region.ordinal(), sign * own * (s[region.ordinal()] + Stimulus.FLOOR) / sum));
     }
     return assumptions.mechanics() ? Math.log(sum / volume) : 0;
   }
@@ -248,12 +242,6 @@ public final class Posterior {
   /** Stimulus by region on the reference body, at the point or the nearest that was computed. */
   double[] stimulus(Point point) {
     return reference.stimulus(reference.nearest(point).orElseThrow(), school);
-  }
-
-  private static double volume(String region) {
-    return Regions.standard().get(region).muscleShares().entrySet().stream()
-        .mapToDouble(entry -> entry.getValue() * Muscles.standard().get(entry.getKey()).volumeM3())
-        .sum();
   }
 
   /** Standard deviation of a finding about the difference that it sees. */
@@ -340,7 +328,7 @@ public final class Posterior {
   }
 
   static double regionShare(int r, int s) {
-    return r == s ? 1 : GROUP_OF[r].equals(GROUP_OF[s]) ? REGION_SHARE : 0;
+    return r == s ? 1 : GROUP_OF[r] == GROUP_OF[s] ? REGION_SHARE : 0;
   }
 
   private static double ownError(Node node, int region) {
@@ -412,14 +400,14 @@ public final class Posterior {
    * x(first) - x(second) for regions together on the reference body; both must be in the reference
    * table, or near to what is.
    */
-  public Estimate difference(Point first, Point second, List<String> regions) {
+  public Estimate difference(Point first, Point second, List<Region> regions) {
     List<Part> parts = new ArrayList<>();
     double mean = side(parts, first, regions, 1) - side(parts, second, regions, -1);
     return estimate(parts, mean);
   }
 
   /** The same before studies: mechanics with what it leaves open. */
-  public Estimate mechanicsDifference(Point first, Point second, List<String> regions) {
+  public Estimate mechanicsDifference(Point first, Point second, List<Region> regions) {
     List<Part> parts = new ArrayList<>();
     double mean = side(parts, first, regions, 1) - side(parts, second, regions, -1);
     return new Estimate(mean, Math.sqrt(Math.max(1e-12, covariance(parts, parts))));

@@ -1,6 +1,6 @@
 package istmo.core.evidence;
 
-import istmo.core.anatomy.Regions;
+import istmo.core.anatomy.Region;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.quantity.Required;
 import istmo.core.resource.TextTable;
@@ -19,7 +19,7 @@ import java.util.Optional;
  * (docs/validation.md).
  */
 public final class Reference {
-  private static final int REGIONS = Regions.standard().all().size();
+  private static final int REGIONS = Region.values().length;
   private static final Reference STANDARD = new Reference();
 
   private record Row(double[][] corners, double[][][] change) {}
@@ -29,8 +29,6 @@ public final class Reference {
   private Reference() {
     Map<String, Integer> unknownIndex = new LinkedHashMap<>();
     Unknown.all().forEach(unknown -> unknownIndex.put(unknown.id(), unknownIndex.size()));
-    Map<String, Integer> regionIndex = new LinkedHashMap<>();
-    Regions.standard().all().forEach(region -> regionIndex.put(region.id(), regionIndex.size()));
     for (String line : TextTable.lines("evidence/reference.txt")) {
       if (line.isBlank() || line.startsWith("#")) {
         continue;
@@ -47,7 +45,7 @@ public final class Reference {
                           [unknownIndex.size()]));
       for (String cell : part[2].split(", ")) {
         String[] kv = cell.split(" ");
-        int r = Required.entry(regionIndex, kv[0]);
+        int r = Region.of(kv[0]).ordinal();
         String[] values = kv[1].split("/");
         for (int s = 0; s < values.length; s++) {
           double v = Double.parseDouble(values[s]);

@@ -2,7 +2,6 @@ package istmo.core.evidence;
 
 import istmo.core.anatomy.Muscles;
 import istmo.core.anatomy.Region;
-import istmo.core.anatomy.Regions;
 import istmo.core.body.Body;
 import istmo.core.body.Sex;
 import istmo.core.catalogue.Catalogue;
@@ -140,7 +139,7 @@ final class ReferenceCalculation {
         continue;
       }
       List<String> parts = new ArrayList<>();
-      for (int r = 0; r < Regions.standard().all().size(); r++) {
+      for (int r = 0; r < Region.values().length; r++) {
         double most = 0;
         for (double[] bySchool : change.get()) {
           most = Math.max(most, Math.abs(bySchool[r]));
@@ -148,7 +147,7 @@ final class ReferenceCalculation {
         if (most >= KEPT) {
           int region = r;
           parts.add(
-              Regions.standard().all().get(r).id()
+              Region.values()[r].id()
                   + " "
                   + Arrays.stream(change.get())
                       .map(bySchool -> String.format(Locale.ROOT, "%.0f", 100 * bySchool[region]))
@@ -165,7 +164,7 @@ final class ReferenceCalculation {
   /** "key||region s00/s10/s01/s11, ...": the stimulus at the {@link #CORNERS}. */
   static String baseLine(Point point, double[][] base) {
     List<String> parts = new ArrayList<>();
-    List<Region> regions = Regions.standard().all();
+    List<Region> regions = List.of(Region.values());
     for (int r = 0; r < regions.size(); r++) {
       StringBuilder text = new StringBuilder(regions.get(r).id());
       for (int s = 0; s < CORNERS.length; s++) {

@@ -3,7 +3,7 @@ package istmo.core.evidence;
 import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.MonotoneCurve;
 import istmo.core.anatomy.Muscle;
-import istmo.core.anatomy.Regions;
+import istmo.core.anatomy.Region;
 import istmo.core.mechanics.Analyser;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.LoadRule;
@@ -80,7 +80,7 @@ final class Sensitivity {
     if (below.isEmpty()) {
       return Optional.empty();
     }
-    double[][] change = new double[above.get().length][Regions.standard().all().size()];
+    double[][] change = new double[above.get().length][Region.values().length];
     for (int s = 0; s < change.length; s++) {
       for (int r = 0; r < change[s].length; r++) {
         change[s][r] =

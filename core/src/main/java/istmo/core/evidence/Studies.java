@@ -1,8 +1,11 @@
 package istmo.core.evidence;
 
+import istmo.core.anatomy.AreaGroup;
+import istmo.core.anatomy.BodyArea.Back;
 import istmo.core.anatomy.Region;
-import istmo.core.anatomy.Regions;
+import istmo.core.anatomy.RegionGroup;
 import istmo.core.resource.TextTable;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -22,13 +25,13 @@ public final class Studies {
   /** Names for several regions together. */
   private static final Map<String, Predicate<Region>> TOGETHER =
       Map.of(
-          "QUADS", region -> region.group().equals("quads"),
-          "VASTI", region -> region.group().equals("quads") && !region.id().equals("RF"),
-          "HAMSTRINGS", region -> region.group().equals("hamstrings"),
-          "ADDUCTORS", region -> region.group().equals("adductors"),
+          "QUADS", region -> region.group() == RegionGroup.QUADS,
+          "VASTI", region -> region.group() == RegionGroup.QUADS && region != Region.RF,
+          "HAMSTRINGS", region -> region.group() == RegionGroup.HAMSTRINGS,
+          "ADDUCTORS", region -> region.group() == RegionGroup.ADDUCTORS,
           "GMAX", region -> region.id().startsWith("GMAX"),
           "GMED", region -> region.id().startsWith("GMED"),
-          "CALVES", region -> region.group().equals("calves"));
+          "CALVES", region -> region.group() == RegionGroup.CALVES);
 
   /** Correlation of the noise of two findings of one study, for one muscle group and for two. */
   private static final double SAME_PEOPLE = 0.5;
@@ -86,16 +89,17 @@ public final class Studies {
     return List.copyOf(points.values());
   }
 
-  /** Region ids of a region, or of a name for several together; throws for an unknown one. */
-  static List<String> regions(String name) {
-    if (Regions.standard().has(name)) {
-      return List.of(name);
+  /** A region, or those of a name for several together; throws for an unknown one. */
+  static List<Region> regions(String name) {
+    Optional<Region> one = Region.find(name);
+    if (one.isPresent()) {
+      return List.of(one.get());
     }
     Predicate<Region> member = TOGETHER.get(name);
     if (member != null) {
-      return Regions.standard().all().stream().filter(member).map(Region::id).toList();
+      return Arrays.stream(Region.values()).filter(member).toList();
     }
-    if (name.equals(Regions.LOWER_BACK)) {
+    if (name.equals(Back.LOWER_BACK.id())) {
       return List.of();
     }
     throw new IllegalStateException("\"" + name + "\" is not a region");
@@ -103,8 +107,8 @@ public final class Studies {
 
   private static Finding read(TextTable.Row row) {
     String[] regions = row.get("region").split(":");
-    List<String> texts = regions(regions[0].trim());
-    List<String> words = regions.length > 1 ? regions(regions[1].trim()) : texts;
+    List<Region> texts = regions(regions[0].trim());
+    List<Region> words = regions.length > 1 ? regions(regions[1].trim()) : texts;
     Optional<Point> setUpA = point(row.get("setup_a"));
     Optional<Point> setUpB = point(row.get("setup_b"));
     Optional<String> notUsed = Optional.of(row.get("not_used")).filter(text -> !text.isBlank());
@@ -158,20 +162,18 @@ public final class Studies {
    * other groups share a little less (own estimate of the correlations). 1 for a single row.
    */
   double shared(Finding finding) {
-    String group = group(finding);
+    AreaGroup group = group(finding);
     double shared = 1;
     for (Finding study : used()) {
       if (study.citation().equals(finding.citation()) && !study.id().equals(finding.id())) {
-        shared += group(study).equals(group) ? SAME_PEOPLE : SAME_PEOPLE_OTHER_GROUP;
+        shared += group(study) == group ? SAME_PEOPLE : SAME_PEOPLE_OTHER_GROUP;
       }
     }
     return shared;
   }
 
-  private static String group(Finding finding) {
-    return finding.regionsA().isEmpty()
-        ? ""
-        : Regions.standard().get(finding.regionsA().get(0)).group();
+  private static AreaGroup group(Finding finding) {
+    return finding.regionsA().isEmpty() ? Back.LOWER_BACK : finding.regionsA().get(0).group();
   }
 
   /** Citations of the findings in use, each once, in order. */

@@ -1,5 +1,8 @@
 package istmo.core.mechanics;
 
+import istmo.core.anatomy.Region;
+import java.util.Collection;
+
 /**
  * How much one muscle or the lower back limits the load.
  *
@@ -14,4 +17,9 @@ public record Limiter(String id, double share, double kgPerPercent) {
 
   /** Id where the fingers are opened before anything else gives out. */
   public static final String GRIP = "GRIP";
+
+  /** Whether it is the muscle of one of these regions. */
+  public boolean isOneOf(Collection<Region> regions) {
+    return Region.find(id).filter(regions::contains).isPresent();
+  }
 }

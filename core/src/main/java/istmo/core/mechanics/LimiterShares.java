@@ -1,7 +1,7 @@
 package istmo.core.mechanics;
 
+import istmo.core.anatomy.BodyArea.Back;
 import istmo.core.anatomy.Muscle;
-import istmo.core.anatomy.Regions;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -47,7 +47,7 @@ final class LimiterShares {
         String id =
             j < muscles.size()
                 ? muscles.get(j).id()
-                : j == muscles.size() ? Regions.LOWER_BACK : "ABDOMINALS";
+                : j == muscles.size() ? Back.LOWER_BACK.id() : "ABDOMINALS";
         result.add(new Limiter(id, share[j] / named, kg[j] / 100));
       }
     }

@@ -1,12 +1,13 @@
 package istmo.core.plan;
 
 import istmo.core.anatomy.Region;
-import istmo.core.anatomy.Regions;
+import istmo.core.anatomy.RegionGroup;
 import istmo.core.equipment.Equipment.LoadKind;
 import istmo.core.plan.Planned.Item;
 import istmo.core.quantity.Required;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -156,15 +157,15 @@ final class Appraisal {
   static long points(Task task, List<Offer> candidates, Choice choice) {
     int days = task.frames().size();
     Targets targets = task.targets();
-    Map<String, Integer> week = new HashMap<>();
-    List<Map<String, Integer>> byDay = new ArrayList<>();
+    Map<Region, Integer> week = new EnumMap<>(Region.class);
+    List<Map<Region, Integer>> byDay = new ArrayList<>();
     Map<Function, Integer> functions = new LinkedHashMap<>();
     targets.functions().keySet().forEach(function -> functions.put(function, 0));
     Map<String, Integer> daysOfExercise = new HashMap<>();
     long points = 0;
     int backOfWeek = 0;
     for (int d = 0; d < days; d++) {
-      Map<String, Integer> effective = new HashMap<>();
+      Map<Region, Integer> effective = new EnumMap<>(Region.class);
       Map<String, Integer> families = new HashMap<>();
       Set<String> exercises = new TreeSet<>();
       int all = 0;
@@ -173,9 +174,8 @@ final class Appraisal {
       int back = 0;
       for (Item item : task.pinned(d)) {
         Offer offer = task.offers().get(item.candidateId());
-        for (Region region : Regions.standard().all()) {
-          effective.merge(
-              region.id(), hardHundredths(item, offer.share(region.id())), Integer::sum);
+        for (Region region : Region.values()) {
+          effective.merge(region, hardHundredths(item, offer.share(region)), Integer::sum);
         }
         for (Function function : targets.functions().keySet()) {
           functions.merge(
@@ -195,8 +195,8 @@ final class Appraisal {
       for (Map.Entry<Integer, Integer> entry : choice.sets().get(d).entrySet()) {
         Offer offer = candidates.get(entry.getKey());
         int sets = entry.getValue();
-        for (Region region : Regions.standard().all()) {
-          effective.merge(region.id(), sets * hundredths(offer.share(region.id())), Integer::sum);
+        for (Region region : Region.values()) {
+          effective.merge(region, sets * hundredths(offer.share(region)), Integer::sum);
         }
         for (Function function : targets.functions().keySet()) {
           functions.merge(
@@ -229,13 +229,13 @@ final class Appraisal {
                       + Math.max(0, calf - Coverage.MOST_CALF_SETS));
       points += (long) BACK * Math.max(0, back - hundredths(Coverage.MOST_BACK));
       backOfWeek += back;
-      for (String region : targets.asked()) {
+      for (Region region : targets.asked()) {
         points +=
             (long) TOO_MANY_A_DAY
                 * Math.max(0, effective.getOrDefault(region, 0) - hundredths(targets.mostADay()));
       }
     }
-    for (String region : targets.asked()) {
+    for (Region region : targets.asked()) {
       points +=
           (long) SHORT
               * Required.entry(targets.weight(), region)
@@ -244,10 +244,9 @@ final class Appraisal {
                   hundredths(Required.entry(targets.least(), region))
                       - week.getOrDefault(region, 0));
     }
-    for (Region region : Regions.standard().all()) {
+    for (Region region : Region.values()) {
       points +=
-          (long) TOO_MANY
-              * Math.max(0, week.getOrDefault(region.id(), 0) - hundredths(targets.most()));
+          (long) TOO_MANY * Math.max(0, week.getOrDefault(region, 0) - hundredths(targets.most()));
     }
     for (Map.Entry<Function, Integer> entry : functions.entrySet()) {
       points +=
@@ -258,12 +257,12 @@ final class Appraisal {
                       - entry.getValue());
     }
     if (targets.balance()) {
-      long front = group(week, "quads");
-      long back = group(week, "hamstrings");
+      long front = group(week, RegionGroup.QUADS);
+      long back = group(week, RegionGroup.HAMSTRINGS);
       points +=
           BALANCE_SHORT * Math.max(0, Math.max(balanceLack(front, back), balanceLack(back, front)));
     }
-    for (String region : task.groups().values()) {
+    for (Region region : task.groups().values()) {
       long trained = byDay.stream().filter(m -> m.getOrDefault(region, 0) >= TRAINED).count();
       points += DAY_SHORT * Math.max(0, task.timesAWeek() - trained);
     }
@@ -292,17 +291,11 @@ final class Appraisal {
 
   static final int BALANCE_TENTHS = (int) Math.round(10 * Targets.LEAST_BALANCE);
 
-  /** Regions of the front, and of the back, of the thigh. */
+  /** How many regions the front, and the back, of the thigh have. */
   static final int REGIONS_OF_A_SIDE = 4;
 
-  static List<Region> side(String group) {
-    return Regions.standard().all().stream()
-        .filter(region -> region.group().equals(group))
-        .toList();
-  }
-
-  private static long group(Map<String, Integer> week, String group) {
-    return side(group).stream().mapToLong(region -> week.getOrDefault(region.id(), 0)).sum();
+  private static long group(Map<Region, Integer> week, RegionGroup group) {
+    return group.regions().stream().mapToLong(region -> week.getOrDefault(region, 0)).sum();
   }
 
   static Choice nothing(int days) {

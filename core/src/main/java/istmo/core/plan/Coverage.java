@@ -1,14 +1,15 @@
 package istmo.core.plan;
 
 import istmo.core.anatomy.Region;
+import istmo.core.anatomy.RegionGroup;
 import istmo.core.anatomy.RegionValues;
-import istmo.core.anatomy.Regions;
 import istmo.core.plan.Planned.Day;
 import istmo.core.plan.Planned.Item;
 import istmo.core.plan.Planned.Week;
 import istmo.core.quantity.Fact;
 import istmo.core.quantity.Required;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -34,7 +35,7 @@ public record Coverage(
   public sealed interface Finding extends Fact {}
 
   /** A region gets fewer effective sets a week than are asked. */
-  public record RegionShort(String region, double has, double asked) implements Finding {}
+  public record RegionShort(Region region, double has, double asked) implements Finding {}
 
   /** A function gets fewer effective sets a week than are asked. */
   public record FunctionShort(Function function, double has, double asked) implements Finding {}
@@ -43,7 +44,7 @@ public record Coverage(
   public record ThighUneven(double front, double back) implements Finding {}
 
   /** A region gets more effective sets a week than are worth it. */
-  public record RegionTooMuch(String region, double has, double most) implements Finding {}
+  public record RegionTooMuch(Region region, double has, double most) implements Finding {}
 
   /** The week asks more of the lower back than is enough, in sets at its limit. */
   public record WeekLoadsBack(double has, double most) implements Finding {}
@@ -67,7 +68,7 @@ public record Coverage(
    *
    * @param session from 1
    */
-  public record RegionTooMuchAtOnce(int session, String region, double has, double most)
+  public record RegionTooMuchAtOnce(int session, Region region, double has, double most)
       implements Finding {}
 
   /**
@@ -104,13 +105,13 @@ public record Coverage(
    * How much of what is asked for a region is there, 0 to 1; where nothing is asked, beside what
    * would be much.
    *
-   * @param least sets asked a week by region id
+   * @param least sets asked a week by region
    */
-  public double filled(String regionId, Map<String, Double> least) {
+  public double filled(Region region, Map<Region, Double> least) {
     double much =
         Math.max(MUCH_UNASKED, least.values().stream().mapToDouble(v -> v).max().orElse(0));
-    double asked = Math.max(1, least.getOrDefault(regionId, much));
-    return Math.min(1, sets.get(regionId) / asked);
+    double asked = Math.max(1, least.getOrDefault(region, much));
+    return Math.min(1, sets.get(region) / asked);
   }
 
   /** What a week gives, beside what is asked. */
@@ -146,8 +147,8 @@ public record Coverage(
       sets = sets.plus(1, effective);
       days.add(new OfDay(all, thigh, calf, back, effective));
     }
-    double front = sets.mean("quads");
-    double behind = sets.mean("hamstrings");
+    double front = sets.mean(RegionGroup.QUADS);
+    double behind = sets.mean(RegionGroup.HAMSTRINGS);
     return new Coverage(
         sets,
         functions,
@@ -174,11 +175,11 @@ public record Coverage(
       List<OfDay> days,
       Targets targets) {
     List<Finding> list = new ArrayList<>();
-    for (String id : targets.asked()) {
-      double has = sets.get(id);
-      double asked = Required.entry(targets.least(), id);
+    for (Region region : targets.asked()) {
+      double has = sets.get(region);
+      double asked = Required.entry(targets.least(), region);
       if (has < asked - TOLERANCE) {
-        list.add(new RegionShort(id, has, asked));
+        list.add(new RegionShort(region, has, asked));
       }
     }
     functions.forEach(
@@ -192,10 +193,10 @@ public record Coverage(
         && Math.min(front, back) < Targets.LEAST_BALANCE * Math.max(front, back) - 1e-9) {
       list.add(new ThighUneven(front, back));
     }
-    for (Region region : Regions.standard().all()) {
+    for (Region region : Region.values()) {
       double has = sets.get(region);
       if (has > targets.most() + TOLERANCE) {
-        list.add(new RegionTooMuch(region.id(), has, targets.most()));
+        list.add(new RegionTooMuch(region, has, targets.most()));
       }
     }
     double all = days.stream().mapToDouble(OfDay::back).sum();
@@ -216,18 +217,17 @@ public record Coverage(
     if (day.back() > MOST_BACK + TOLERANCE) {
       list.add(new SessionLoadsBack(session, day.back(), MOST_BACK));
     }
-    Regions.standard().all().stream()
-        .map(Region::id)
+    Arrays.stream(Region.values())
         .filter(
-            id ->
-                day.effective().get(id) > targets.mostADay() + TOLERANCE
-                    && targets.least().containsKey(id))
+            region ->
+                day.effective().get(region) > targets.mostADay() + TOLERANCE
+                    && targets.least().containsKey(region))
         .findFirst()
         .ifPresent(
-            id ->
+            region ->
                 list.add(
                     new RegionTooMuchAtOnce(
-                        session, id, day.effective().get(id), targets.mostADay())));
+                        session, region, day.effective().get(region), targets.mostADay())));
     return list;
   }
 }

@@ -1,7 +1,7 @@
 package istmo.core.plan;
 
 import istmo.core.anatomy.Coordinate;
-import istmo.core.anatomy.Muscles;
+import istmo.core.anatomy.Region;
 import istmo.core.catalogue.ByWord;
 import istmo.core.catalogue.Movement;
 import istmo.core.mechanics.Analysis;
@@ -20,19 +20,19 @@ public enum Function {
   HIP_EXTENSION_HAMSTRINGS(
       "hamstrings at the hip",
       "hinges and the like",
-      List.of("BFL", "ST", "SM"),
+      List.of(Region.BFL, Region.ST, Region.SM),
       Coordinate.HIP_FLEXION,
       -1),
   KNEE_FLEXION(
       "hamstrings at the knee",
       "curls",
-      List.of("BFL", "BFS", "ST", "SM"),
+      List.of(Region.BFL, Region.BFS, Region.ST, Region.SM),
       Coordinate.KNEE_FLEXION,
       1),
   KNEE_AND_HIP(
       "quads with the hip",
       "squats and presses",
-      List.of("VL", "VM", "VI"),
+      List.of(Region.VL, Region.VM, Region.VI),
       Coordinate.KNEE_FLEXION,
       -1) {
     @Override
@@ -45,7 +45,7 @@ public enum Function {
   KNEE_WITH_OPEN_HIP(
       "quads with the hip open",
       "leg extensions leaning back, sissy squats",
-      List.of("RF"),
+      List.of(Region.RF),
       Coordinate.KNEE_FLEXION,
       -1) {
     @Override
@@ -56,25 +56,25 @@ public enum Function {
   HIP_EXTENSION_GLUTES(
       "glutes at the hip",
       "thrusts, hinges, deep squats",
-      List.of("GMAXU", "GMAXM", "GMAXL"),
+      List.of(Region.GMAXU, Region.GMAXM, Region.GMAXL),
       Coordinate.HIP_FLEXION,
       -1),
   HIP_ABDUCTION(
       "hip to the side",
       "abductions",
-      List.of("GMEDA", "GMEDP", "GMIN"),
+      List.of(Region.GMEDA, Region.GMEDP, Region.GMIN),
       Coordinate.HIP_ABDUCTION,
       1),
   HIP_ADDUCTION(
       "legs together",
       "adductions, wide squats",
-      List.of("AL", "AB", "GRA", "AMA"),
+      List.of(Region.AL, Region.AB, Region.GRA, Region.AMA),
       Coordinate.HIP_ABDUCTION,
       -1),
   STRAIGHT_KNEE_CALF(
       "calves, knee straight",
       "standing calf raises",
-      List.of("GASM", "GASL"),
+      List.of(Region.GASM, Region.GASL),
       Coordinate.ANKLE_DORSIFLEXION,
       -1) {
     @Override
@@ -85,7 +85,7 @@ public enum Function {
   BENT_KNEE_CALF(
       "calves, knee bent",
       "seated calf raises",
-      List.of("SOL"),
+      List.of(Region.SOL),
       Coordinate.ANKLE_DORSIFLEXION,
       -1) {
     @Override
@@ -93,7 +93,7 @@ public enum Function {
       return mean(analysis, Coordinate.KNEE_FLEXION) > BENT_KNEE;
     }
   },
-  SHIN("foot pulled up", "shin raises", List.of("TA"), Coordinate.ANKLE_DORSIFLEXION, 1);
+  SHIN("foot pulled up", "shin raises", List.of(Region.TA), Coordinate.ANKLE_DORSIFLEXION, 1);
 
   /**
    * Hip flexion under which the upper quad is not slack, knee bends between which a calf raise is
@@ -109,11 +109,11 @@ public enum Function {
 
   private final String label;
   private final String examples;
-  private final List<String> regions;
+  private final List<Region> regions;
   private final Coordinate joint;
   private final int direction;
 
-  Function(String label, String examples, List<String> regions, Coordinate joint, int direction) {
+  Function(String label, String examples, List<Region> regions, Coordinate joint, int direction) {
     this.label = label;
     this.examples = examples;
     this.regions = regions;
@@ -132,13 +132,13 @@ public enum Function {
   }
 
   /** Regions whose muscles do it. */
-  public List<String> regions() {
+  public List<Region> regions() {
     return regions;
   }
 
   /** Whether an exercise trains this. */
   public boolean trainedBy(Analysis analysis) {
-    int muscle = Muscles.standard().indexOf(regions.get(0));
+    int muscle = regions.get(0).muscleIndex();
     double all = 0;
     for (int c = 0; c < Coordinate.LEG; c++) {
       all += analysis.lengthChangeM(muscle, Coordinate.values()[c], point -> true);

@@ -1,5 +1,6 @@
 package istmo.core.plan;
 
+import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionValues;
 import istmo.core.body.PainFlag;
 import istmo.core.equipment.Equipment.LoadKind;
@@ -15,7 +16,7 @@ import java.util.Set;
  * A candidate as the planner sees it: what one hard set of it gives this client here, and what it
  * costs.
  *
- * @param shares by region id: its stimulus beside the best that this client can get here, 0 to 1
+ * @param shares by region: its stimulus beside the best that this client can get here, 0 to 1
  * @param utility its value in the order, about 0 to 1
  * @param liking 1 where the client likes it, -1 where not
  * @param whole whether it goes through the whole repetition
@@ -81,17 +82,17 @@ public record Offer(
   }
 
   /** What a set gives a region beside the best here, 0 to 1. */
-  public double share(String region) {
+  public double share(Region region) {
     return shares.get(region);
   }
 
   /** What it mainly trains: regions whose share is near its greatest, the greatest first. */
-  public List<String> mainly() {
+  public List<Region> mainly() {
     double most = shares.stream().max().orElse(0);
     return shares.asMap().entrySet().stream()
         .filter(entry -> most > 0 && entry.getValue() >= MAINLY * most)
         .sorted(
-            Map.Entry.<String, Double>comparingByValue()
+            Map.Entry.<Region, Double>comparingByValue()
                 .reversed()
                 .thenComparing(Map.Entry.comparingByKey()))
         .map(Map.Entry::getKey)

@@ -247,7 +247,7 @@ public final class Offers {
   }
 
   private static Offer offer(ByWord byWord, Profile profile) {
-    RegionValues shares = RegionValues.of(region -> byWord.share(region.id()));
+    RegionValues shares = RegionValues.of(region -> byWord.share(region));
     Set<Function> functions = EnumSet.noneOf(Function.class);
     for (Function function : Function.values()) {
       if (function.trainedBy(byWord)) {

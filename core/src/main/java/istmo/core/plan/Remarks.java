@@ -1,6 +1,5 @@
 package istmo.core.plan;
 
-import istmo.core.anatomy.Regions;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.Profile;
 import istmo.core.equipment.Equipment.LoadKind;
@@ -11,6 +10,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * What a coach should know of an exercise as it is prescribed, beyond its cues (common practice).
@@ -77,10 +77,8 @@ public final class Remarks {
   }
 
   private static Set<String> aimedGroups(Aim aim) {
-    return Set.copyOf(
-        aim.weights().keySet().stream()
-            .map(id -> Regions.standard().get(id).group())
-            .distinct()
-            .toList());
+    return aim.weights().keySet().stream()
+        .map(region -> region.group().word())
+        .collect(Collectors.toSet());
   }
 }

@@ -2,8 +2,8 @@ package istmo.core.plan;
 
 import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Region;
+import istmo.core.anatomy.RegionGroup;
 import istmo.core.anatomy.RegionValues;
-import istmo.core.anatomy.Regions;
 import istmo.core.catalogue.ByWord;
 import istmo.core.catalogue.Exercise;
 import istmo.core.catalogue.Movement;
@@ -11,6 +11,7 @@ import istmo.core.equipment.Equipment;
 import istmo.core.equipment.Equipment.LoadKind;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.Tempo;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.Set;
 
@@ -79,19 +80,19 @@ public enum Role {
   }
 
   static Role of(Exercise exercise, Analysis analysis, RegionValues stimulus) {
-    String most =
-        Regions.standard().all().stream()
-            .max(Comparator.comparingDouble((Region region) -> stimulus.get(region.id())))
+    RegionGroup most =
+        Arrays.stream(Region.values())
+            .max(Comparator.comparingDouble((Region region) -> stimulus.get(region)))
             .orElseThrow()
             .group();
     boolean hip = Function.range(analysis, Coordinate.HIP_FLEXION) > MOVES;
     boolean knee = Function.range(analysis, Coordinate.KNEE_FLEXION) > MOVES;
-    if (most.equals("calves") && !hip && !knee) {
+    if (most == RegionGroup.CALVES && !hip && !knee) {
       return Function.mean(analysis, Coordinate.KNEE_FLEXION) > Function.BENT_KNEE
           ? CALF_BENT
           : CALF_STRAIGHT;
     }
-    if (most.equals("shin")) {
+    if (most == RegionGroup.SHIN) {
       return SHIN;
     }
     if (exercise.family().id().equals("kneeling-curl")) {

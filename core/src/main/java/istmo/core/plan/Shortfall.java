@@ -1,6 +1,7 @@
 package istmo.core.plan;
 
-import istmo.core.anatomy.Regions;
+import istmo.core.anatomy.Region;
+import istmo.core.anatomy.RegionGroup;
 import istmo.core.body.Profile;
 import istmo.core.plan.Planned.Day;
 import istmo.core.plan.Planned.Week;
@@ -8,7 +9,7 @@ import istmo.core.quantity.Fact;
 import istmo.core.quantity.Required;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -25,7 +26,7 @@ import java.util.function.Supplier;
  * @param asked effective sets that are asked for it
  * @param ways what would mend it; the last is to accept what there is
  */
-public record Shortfall(String region, double has, double asked, Reason reason, List<Way> ways) {
+public record Shortfall(Region region, double has, double asked, Reason reason, List<Way> ways) {
   /** Why a region is short. */
   public sealed interface Reason {}
 
@@ -66,7 +67,7 @@ public record Shortfall(String region, double has, double asked, Reason reason, 
   public record Drop(String candidateId, String name, double reached) implements Way {}
 
   /** To ask half as much of another group; so many effective sets come of it. */
-  public record AskHalf(String group, double reached) implements Way {}
+  public record AskHalf(RegionGroup group, double reached) implements Way {}
 
   /** So many minutes more in the week. */
   public record GiveTime(int minutes) implements Way {}
@@ -115,23 +116,23 @@ public record Shortfall(String region, double has, double asked, Reason reason, 
   /** The same with so many seconds for each way that is tried. */
   static Optional<Shortfall> of(Task task, Week week, double trySeconds) {
     Coverage coverage = Coverage.of(week, task.offers(), task.targets());
-    Optional<String> worst =
+    Optional<Region> worst =
         task.targets().asked().stream()
             .filter(region -> lack(coverage, task, region) > TOLERANCE)
             .max(
                 Comparator.comparingDouble(
-                        (String region) ->
+                        (Region region) ->
                             Required.entry(task.targets().weight(), region)
                                 * lack(coverage, task, region))
                     .thenComparing(region -> region));
     return worst.map(region -> explained(new Tries(task, week, trySeconds), coverage, region));
   }
 
-  private static double lack(Coverage coverage, Task task, String region) {
+  private static double lack(Coverage coverage, Task task, Region region) {
     return Required.entry(task.targets().least(), region) - coverage.sets().get(region);
   }
 
-  private static Shortfall explained(Tries tries, Coverage coverage, String region) {
+  private static Shortfall explained(Tries tries, Coverage coverage, Region region) {
     Task task = tries.task();
     Week week = tries.week();
     double has = coverage.sets().get(region);
@@ -161,7 +162,7 @@ public record Shortfall(String region, double has, double asked, Reason reason, 
   }
 
   /** Other ways of composing, those that bring a set more. */
-  private static List<Way> tried(Tries tries, String region, double has) {
+  private static List<Way> tried(Tries tries, Region region, double has) {
     Task task = tries.task();
     List<Way> ways = new ArrayList<>();
     for (Pairing pairing : Pairing.values()) {
@@ -194,7 +195,7 @@ public record Shortfall(String region, double has, double asked, Reason reason, 
    * The least that would bring the missing sets within a session's time: a new exercise, or more
    * sets of one that is there.
    */
-  private static Optional<Way> room(Task task, Week week, String region, double missing) {
+  private static Optional<Way> room(Task task, Week week, Region region, double missing) {
     Way way = null;
     double least = Double.POSITIVE_INFINITY;
     for (int d = 0; d < week.days().size(); d++) {
@@ -244,7 +245,7 @@ public record Shortfall(String region, double has, double asked, Reason reason, 
   /**
    * Least time that would bring the missing sets: more sets of what is there, or something new, s.
    */
-  static double missingS(Task task, Week week, String region, double sets) {
+  static double missingS(Task task, Week week, Region region, double sets) {
     double least = Double.POSITIVE_INFINITY;
     for (Offer offer : task.offers().all()) {
       if (offer.share(region) > WORTH_IT) {
@@ -264,27 +265,26 @@ public record Shortfall(String region, double has, double asked, Reason reason, 
     return least;
   }
 
-  private record Easier(Targets targets, String group) {}
+  private record Easier(Targets targets, RegionGroup group) {}
 
   /** Half of what is asked for the group with the least weight beside the short one's. */
-  private static Optional<Easier> easier(Task task, String region) {
-    String own = Regions.standard().get(region).group();
+  private static Optional<Easier> easier(Task task, Region region) {
     return task.groups().entrySet().stream()
-        .filter(entry -> !entry.getKey().equals(own))
+        .filter(entry -> entry.getKey() != region.group())
         .min(
             Comparator.comparingInt(
-                    (Map.Entry<String, String> entry) ->
+                    (Map.Entry<RegionGroup, Region> entry) ->
                         task.targets().weight().get(entry.getValue()))
                 .thenComparing(Map.Entry::getKey))
         .map(
             entry -> {
-              Map<String, Double> half = new LinkedHashMap<>();
+              Map<Region, Double> half = new EnumMap<>(Region.class);
               task.targets()
                   .least()
                   .forEach(
-                      (id, v) -> {
-                        if (Regions.standard().get(id).group().equals(entry.getKey())) {
-                          half.put(id, v / 2);
+                      (other, v) -> {
+                        if (other.group() == entry.getKey()) {
+                          half.put(other, v / 2);
                         }
                       });
               return new Easier(task.targets().with(half), entry.getKey());
@@ -294,12 +294,12 @@ public record Shortfall(String region, double has, double asked, Reason reason, 
   /** Weeks for other tasks, looked for from the week there is. */
   private record Tries(Task task, Week week, double seconds) {
     /** Effective sets of a region where another task brings at least about a set more. */
-    Optional<Double> gain(Task other, String region, double has) {
+    Optional<Double> gain(Task other, Region region, double has) {
       return Optional.of(reached(other, region)).filter(reached -> reached >= has + TELLING_GAIN);
     }
 
     /** Effective sets of a region in the best week found; none where there is no week. */
-    double reached(Task other, String region) {
+    double reached(Task other, Region region) {
       return new Composer(other)
           .from(week)
           .compose(seconds, progress -> {})

@@ -1,7 +1,6 @@
 package istmo.core.plan;
 
 import istmo.core.anatomy.Region;
-import istmo.core.anatomy.Regions;
 import istmo.core.body.PainFlag;
 import istmo.core.equipment.Equipment;
 import istmo.core.ranking.brief.Aim;
@@ -27,7 +26,7 @@ public record Swap(Offer offer, double alike, List<Change> changes) {
   public sealed interface Change {}
 
   /** A region gets more or less: shares of the best here, after and before. */
-  public record OtherShare(String region, double after, double before) implements Change {}
+  public record OtherShare(Region region, double after, double before) implements Change {}
 
   /** A function that is aimed at is left out. */
   public record LeavesOut(Function function) implements Change {}
@@ -99,10 +98,10 @@ public record Swap(Offer offer, double alike, List<Change> changes) {
   private static double alike(Offer offer, Offer otherOffer, Aim aim) {
     double apart = 0;
     double size = 1e-9;
-    for (Region region : Regions.standard().all()) {
-      double w = 1 + AIMED * aim.weights().getOrDefault(region.id(), 0);
-      apart += w * Math.abs(offer.share(region.id()) - otherOffer.share(region.id()));
-      size += w * Math.max(offer.share(region.id()), otherOffer.share(region.id()));
+    for (Region region : Region.values()) {
+      double w = 1 + AIMED * aim.weights().getOrDefault(region, 0);
+      apart += w * Math.abs(offer.share(region) - otherOffer.share(region));
+      size += w * Math.max(offer.share(region), otherOffer.share(region));
     }
     long lost =
         offer.functions().stream()
@@ -121,17 +120,15 @@ public record Swap(Offer offer, double alike, List<Change> changes) {
 
   private static List<Change> changes(Offer offer, Offer otherOffer, Aim aim) {
     List<Change> list = new ArrayList<>();
-    for (Region region : Regions.standard().all()) {
-      double before = offer.share(region.id());
-      double after = otherOffer.share(region.id());
+    for (Region region : Region.values()) {
+      double before = offer.share(region);
+      double after = otherOffer.share(region);
       boolean counts =
-          aim.weights().containsKey(region.id())
-              || aim.keepOut().contains(region.id())
-              || before > MAINLY;
+          aim.weights().containsKey(region) || aim.keepOut().contains(region) || before > MAINLY;
       if (counts
           && Math.max(before, after) > SMALL_SHARE
           && Math.abs(after - before) > TELLABLE * Math.max(before, after)) {
-        list.add(new OtherShare(region.id(), after, before));
+        list.add(new OtherShare(region, after, before));
       }
     }
     offer.functions().stream()

@@ -1,19 +1,22 @@
 package istmo.core.plan;
 
+import istmo.core.anatomy.AreaGroup;
+import istmo.core.anatomy.BodyArea;
 import istmo.core.anatomy.Region;
-import istmo.core.anatomy.Regions;
+import istmo.core.anatomy.RegionGroup;
 import istmo.core.body.Profile.TrainingAge;
 import istmo.core.quantity.Required;
 import istmo.core.ranking.brief.Aim;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.Collections;
 import java.util.EnumMap;
-import java.util.LinkedHashMap;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -26,9 +29,9 @@ import org.jspecify.annotations.Nullable;
  * those found and what the trade does: a beginner three sets of an exercise, later four, advanced
  * up to six.
  *
- * @param least by region id: effective sets a week that the aim asks for, or that hold what it does
+ * @param least by region: effective sets a week that the aim asks for, or that hold what it does
  *     not ask for
- * @param weight by region id: how much a set short counts, 1 to 3
+ * @param weight by region: how much a set short counts, 1 to 3
  * @param held regions that are only held
  * @param functions what has to be trained, with its effective sets; only what something here can
  *     train
@@ -37,9 +40,9 @@ import org.jspecify.annotations.Nullable;
  * @param balance whether front and back of the thigh are to be held in balance
  */
 public record Targets(
-    Map<String, Double> least,
-    Map<String, Integer> weight,
-    Set<String> held,
+    Map<Region, Double> least,
+    Map<Region, Integer> weight,
+    Set<Region> held,
     Map<Function, Double> functions,
     double most,
     double mostADay,
@@ -77,7 +80,8 @@ public record Targets(
    */
   private static final double HOLD_SETS = 3;
 
-  private static final List<String> HELD = List.of("VL", "BFL", "GMAXM", "GASM", "SOL");
+  private static final Set<Region> HELD =
+      EnumSet.of(Region.VL, Region.BFL, Region.GMAXM, Region.GASM, Region.SOL);
 
   /**
    * The lesser side of the thigh gets at least so much of the other (common practice: equal
@@ -96,25 +100,25 @@ public record Targets(
   public static Targets of(
       Aim aim, Optional<TrainingAge> age, boolean hold, Collection<Offer> offers) {
     TrainingAge trainingAge = age.orElse(TrainingAge.MONTHS);
-    Map<String, Double> least = new LinkedHashMap<>();
-    Map<String, Integer> weight = new LinkedHashMap<>();
-    Set<String> held = new TreeSet<>();
-    Set<String> groups = new TreeSet<>();
-    Stream.concat(aim.weights().keySet().stream(), aim.keepOut().stream())
-        .filter(Regions.standard()::has)
-        .forEach(id -> groups.add(Regions.standard().get(id).group()));
-    for (Region region : Regions.standard().all()) {
-      @Nullable Integer w = aim.weights().get(region.id());
-      boolean holds = hold && HELD.contains(region.id()) && !groups.contains(region.group());
+    Map<Region, Double> least = new EnumMap<>(Region.class);
+    Map<Region, Integer> weight = new EnumMap<>(Region.class);
+    Set<Region> held = EnumSet.noneOf(Region.class);
+    Set<AreaGroup> groups =
+        Stream.concat(aim.weights().keySet().stream(), aim.keepOut().stream())
+            .map(BodyArea::group)
+            .collect(Collectors.toSet());
+    for (Region region : Region.values()) {
+      @Nullable Integer w = aim.weights().get(region);
+      boolean holds = hold && HELD.contains(region) && !groups.contains(region.group());
       if (holds) {
-        least.put(region.id(), HOLD_SETS);
-        weight.put(region.id(), 1);
+        least.put(region, HOLD_SETS);
+        weight.put(region, 1);
       } else if (w != null) {
-        least.put(region.id(), Required.entry(SETS, trainingAge)[w - 1]);
-        weight.put(region.id(), w);
+        least.put(region, Required.entry(SETS, trainingAge)[w - 1]);
+        weight.put(region, w);
       }
       if (holds) {
-        held.add(region.id());
+        held.add(region);
       }
     }
     Map<Function, Double> functions = new EnumMap<>(Function.class);
@@ -130,13 +134,15 @@ public record Targets(
       }
     }
     boolean keepsOut =
-        Regions.standard().all().stream()
-            .filter(region -> region.group().equals("quads") || region.group().equals("hamstrings"))
-            .anyMatch(region -> aim.keepOut().contains(region.id()));
+        Arrays.stream(Region.values())
+            .filter(
+                region ->
+                    region.group() == RegionGroup.QUADS || region.group() == RegionGroup.HAMSTRINGS)
+            .anyMatch(region -> aim.keepOut().contains(region));
     return new Targets(
         Collections.unmodifiableMap(least),
         Collections.unmodifiableMap(weight),
-        Set.copyOf(held),
+        Collections.unmodifiableSet(held),
         Collections.unmodifiableMap(functions),
         Required.entry(MOST, trainingAge),
         MOST_A_DAY,
@@ -144,22 +150,23 @@ public record Targets(
   }
 
   /** Whether an offer trains a function for one of these regions as well as it should. */
-  static boolean trains(Offer offer, Function function, Collection<String> regions) {
+  static boolean trains(Offer offer, Function function, Collection<Region> regions) {
     return offer.functions().contains(function)
         && function.regions().stream()
             .anyMatch(region -> regions.contains(region) && offer.share(region) >= TELLING_SHARE);
   }
 
   /** The same with other weekly sets for some regions. */
-  public Targets with(Map<String, Double> other) {
-    Map<String, Double> changed = new LinkedHashMap<>(least);
+  public Targets with(Map<Region, Double> other) {
+    Map<Region, Double> changed = new EnumMap<>(Region.class);
+    changed.putAll(least);
     changed.putAll(other);
     return new Targets(
         Collections.unmodifiableMap(changed), weight, held, functions, most, mostADay, balance);
   }
 
   /** Regions of which something is asked, in the order of the region list. */
-  public List<String> asked() {
-    return Regions.standard().all().stream().map(Region::id).filter(least::containsKey).toList();
+  public List<Region> asked() {
+    return Arrays.stream(Region.values()).filter(least::containsKey).toList();
   }
 }

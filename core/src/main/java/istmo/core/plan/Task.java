@@ -1,6 +1,7 @@
 package istmo.core.plan;
 
-import istmo.core.anatomy.Regions;
+import istmo.core.anatomy.Region;
+import istmo.core.anatomy.RegionGroup;
 import istmo.core.body.Profile.TrainingAge;
 import istmo.core.plan.Planned.Bout;
 import istmo.core.plan.Planned.Day;
@@ -8,6 +9,7 @@ import istmo.core.plan.Planned.Item;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.quantity.Required;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -80,7 +82,7 @@ public record Task(
    */
   List<Offer> candidates() {
     Set<String> wanted = new LinkedHashSet<>();
-    for (String region : targets.asked()) {
+    for (Region region : targets.asked()) {
       add(
           wanted,
           BEST_OF_REGION,
@@ -96,7 +98,7 @@ public record Task(
           offer -> Targets.trains(offer, function, targets.least().keySet()));
     }
     if (targets.balance()) {
-      for (String group : List.of("quads", "hamstrings")) {
+      for (RegionGroup group : List.of(RegionGroup.QUADS, RegionGroup.HAMSTRINGS)) {
         add(
             wanted,
             BEST_OF_BALANCE,
@@ -131,14 +133,13 @@ public record Task(
    * The groups that the aim asks for, each with the region that stands for it: the one with the
    * most weight.
    */
-  Map<String, String> groups() {
-    Map<String, String> result = new LinkedHashMap<>();
-    for (String id : targets.asked()) {
-      String group = Regions.standard().get(id).group();
-      String before = result.get(group);
+  Map<RegionGroup, Region> groups() {
+    Map<RegionGroup, Region> result = new EnumMap<>(RegionGroup.class);
+    for (Region region : targets.asked()) {
+      Region before = result.get(region.group());
       if (before == null
-          || Required.entry(targets.weight(), id) > Required.entry(targets.weight(), before)) {
-        result.put(group, id);
+          || Required.entry(targets.weight(), region) > Required.entry(targets.weight(), before)) {
+        result.put(region.group(), region);
       }
     }
     return result;

@@ -8,7 +8,7 @@ import com.google.ortools.sat.LinearExpr;
 import com.google.ortools.sat.LinearExprBuilder;
 import com.google.ortools.sat.Literal;
 import istmo.core.anatomy.Region;
-import istmo.core.anatomy.Regions;
+import istmo.core.anatomy.RegionGroup;
 import istmo.core.plan.Planned.Item;
 import istmo.core.quantity.Required;
 import java.util.ArrayList;
@@ -197,14 +197,14 @@ final class WeekModel {
 
   private void weekly() {
     Targets targets = task.targets();
-    for (String region : targets.asked()) {
+    for (Region region : targets.asked()) {
       lack(
           week(region),
           Appraisal.hundredths(Required.entry(targets.least(), region)),
           Appraisal.SHORT * Required.entry(targets.weight(), region));
     }
-    for (Region region : Regions.standard().all()) {
-      over(week(region.id()), Appraisal.hundredths(targets.most()), Appraisal.TOO_MANY);
+    for (Region region : Region.values()) {
+      over(week(region), Appraisal.hundredths(targets.most()), Appraisal.TOO_MANY);
     }
     functions(targets);
     if (targets.balance()) {
@@ -245,10 +245,10 @@ final class WeekModel {
     IntVar lack = model.newIntVar(0, 100_000, "lack");
     for (boolean frontLess : new boolean[] {true, false}) {
       LinearExprBuilder side = LinearExpr.newBuilder();
-      Appraisal.side(frontLess ? "quads" : "hamstrings")
-          .forEach(region -> addWeek(side, region.id(), -10));
-      Appraisal.side(frontLess ? "hamstrings" : "quads")
-          .forEach(region -> addWeek(side, region.id(), Appraisal.BALANCE_TENTHS));
+      RegionGroup less = frontLess ? RegionGroup.QUADS : RegionGroup.HAMSTRINGS;
+      RegionGroup more = frontLess ? RegionGroup.HAMSTRINGS : RegionGroup.QUADS;
+      less.regions().forEach(region -> addWeek(side, region, -10));
+      more.regions().forEach(region -> addWeek(side, region, Appraisal.BALANCE_TENTHS));
       model.addLessOrEqual(side, LinearExpr.term(lack, 10L * Appraisal.REGIONS_OF_A_SIDE));
     }
     points.addTerm(lack, Appraisal.BALANCE_SHORT);
@@ -256,7 +256,7 @@ final class WeekModel {
 
   /** Every group that is asked for is trained on as many days as the task says. */
   private void timesAWeek() {
-    for (String region : task.groups().values()) {
+    for (Region region : task.groups().values()) {
       IntVar missing = model.newIntVar(0, task.timesAWeek(), "missing");
       LinearExprBuilder trained = LinearExpr.newBuilder().add(missing);
       for (int d = 0; d < days; d++) {
@@ -352,19 +352,19 @@ final class WeekModel {
     }
   }
 
-  private LinearExprBuilder week(String region) {
+  private LinearExprBuilder week(Region region) {
     LinearExprBuilder sum = LinearExpr.newBuilder();
     addWeek(sum, region, 1);
     return sum;
   }
 
-  private void addWeek(LinearExprBuilder sum, String region, int factor) {
+  private void addWeek(LinearExprBuilder sum, Region region, int factor) {
     for (int d = 0; d < days; d++) {
       addDay(sum, d, region, factor);
     }
   }
 
-  private void addDay(LinearExprBuilder sum, int day, String region, int factor) {
+  private void addDay(LinearExprBuilder sum, int day, Region region, int factor) {
     task.pinned(day)
         .forEach(
             item ->

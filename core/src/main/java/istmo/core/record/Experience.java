@@ -1,5 +1,7 @@
 package istmo.core.record;
 
+import istmo.core.anatomy.AreaGroup;
+import istmo.core.anatomy.RegionGroup;
 import istmo.core.body.PainFlag;
 import istmo.core.quantity.Fact;
 import java.time.Duration;
@@ -7,6 +9,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -58,10 +61,12 @@ public record Experience(Map<String, Reports> byCandidate) {
    * @param joint of the worst of them
    */
   public record Reports(
-      int sessions, Map<String, Integer> felt, List<Integer> pains, Optional<PainFlag> joint)
+      int sessions, Map<AreaGroup, Integer> felt, List<Integer> pains, Optional<PainFlag> joint)
       implements Fact {
     public Reports {
-      felt = Collections.unmodifiableMap(new TreeMap<>(felt));
+      Map<AreaGroup, Integer> sorted = new TreeMap<>(Comparator.comparing(AreaGroup::id));
+      sorted.putAll(felt);
+      felt = Collections.unmodifiableMap(sorted);
       pains = List.copyOf(pains);
     }
 
@@ -98,13 +103,12 @@ public record Experience(Map<String, Reports> byCandidate) {
                       outing -> outing.sets().stream().anyMatch(record -> !record.felt().isEmpty()))
                   .toList();
           asked = asked.subList(Math.max(0, asked.size() - NEWEST), asked.size());
-          Map<String, Integer> felt = new TreeMap<>();
+          Map<AreaGroup, Integer> felt = new HashMap<>();
           for (Outing outing : asked) {
-            Set<String> groups = new LinkedHashSet<>();
+            Set<AreaGroup> groups = new LinkedHashSet<>();
             outing
                 .sets()
-                .forEach(
-                    record -> record.felt().forEach(region -> groups.add(Lessons.group(region))));
+                .forEach(record -> record.felt().forEach(area -> groups.add(area.group())));
             groups.forEach(group -> felt.merge(group, 1, Integer::sum));
           }
           List<Outing> newest =
@@ -133,7 +137,7 @@ public record Experience(Map<String, Reports> byCandidate) {
    * mainly trains; where another was felt, that is told of it, where another was not felt, nothing
    * is.
    */
-  public double shift(String candidateId, String group, Set<String> meant) {
+  public double shift(String candidateId, RegionGroup group, Set<RegionGroup> meant) {
     double own = ofOne(byCandidate.get(candidateId), group, meant);
     if (own != 0) {
       return own;
@@ -150,7 +154,8 @@ public record Experience(Map<String, Reports> byCandidate) {
             .orElse(0.0);
   }
 
-  private static double ofOne(@Nullable Reports reports, String group, Set<String> meant) {
+  private static double ofOne(
+      @Nullable Reports reports, RegionGroup group, Set<RegionGroup> meant) {
     if (reports == null || reports.sessions() == 0) {
       return 0;
     }

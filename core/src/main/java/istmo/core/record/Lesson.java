@@ -1,5 +1,7 @@
 package istmo.core.record;
 
+import istmo.core.anatomy.AreaGroup;
+import istmo.core.anatomy.Region;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
 import istmo.core.quantity.Fact;
@@ -80,10 +82,11 @@ public record Lesson(
   public record KeepsHurting(PainFlag joint, int sessions, int of, int worst) implements Found {}
 
   /** Groups in which it was felt in the newest sessions, and those that were meant. */
-  public record FeltElsewhere(Set<String> felt, int sessions, Set<String> meant) implements Found {}
+  public record FeltElsewhere(Set<AreaGroup> felt, int sessions, Set<AreaGroup> meant)
+      implements Found {}
 
   /** Effective sets of a region in the mean of some weeks, and those asked. */
-  public record TooFewSets(String region, double sets, int weeks, double asked) implements Found {}
+  public record TooFewSets(Region region, double sets, int weeks, double asked) implements Found {}
 
   /** Effective sets a week of the front and of the back of the thigh. */
   public record ThighOneSided(double front, double back) implements Found {

@@ -1,7 +1,11 @@
 package istmo.core.record;
 
+import istmo.core.anatomy.AreaGroup;
+import istmo.core.anatomy.BodyArea;
+import istmo.core.anatomy.BodyArea.Back;
+import istmo.core.anatomy.Region;
+import istmo.core.anatomy.RegionGroup;
 import istmo.core.anatomy.RegionValues;
-import istmo.core.anatomy.Regions;
 import istmo.core.body.Measurement.Side;
 import istmo.core.record.Lesson.Act;
 import istmo.core.record.Lesson.Kind;
@@ -77,16 +81,16 @@ public final class Lessons {
    *     all
    */
   public record ReviewedSeries(
-      Series series, String name, Map<String, String> faults, Set<String> mainly) {}
+      Series series, String name, Map<String, String> faults, Set<Region> mainly) {}
 
   /**
    * What weeks brought.
    *
    * @param weeks effective sets of each region in the whole weeks that were looked at, oldest
    *     first; weeks without any session count as nothing done
-   * @param asked effective sets a week by region id
+   * @param asked effective sets a week by region
    */
-  public record Weekly(List<RegionValues> weeks, LocalDate until, Map<String, Double> asked) {}
+  public record Weekly(List<RegionValues> weeks, LocalDate until, Map<Region, Double> asked) {}
 
   /** What a coach would look for, the most pressing first. */
   public static List<Lesson> of(
@@ -211,11 +215,11 @@ public final class Lessons {
     if (told.size() < FELT_NEEDED || series.mainly().isEmpty()) {
       return Optional.empty();
     }
-    Set<String> groups = groups(series.mainly());
+    Set<AreaGroup> groups = groups(series.mainly());
     List<Outing> newest = told.subList(told.size() - FELT_NEEDED, told.size());
-    Set<String> elsewhere = new LinkedHashSet<>();
+    Set<AreaGroup> elsewhere = new LinkedHashSet<>();
     for (Outing outing : newest) {
-      Set<String> felt =
+      Set<AreaGroup> felt =
           groups(outing.sets().stream().flatMap(record -> record.felt().stream()).toList());
       if (felt.stream().anyMatch(groups::contains)) {
         return Optional.empty();
@@ -236,9 +240,9 @@ public final class Lessons {
   }
 
   /** The known change of the exercise for being felt in one of these groups, where it has one. */
-  static Optional<String> change(Map<String, String> faults, Set<String> feltGroups) {
+  static Optional<String> change(Map<String, String> faults, Set<AreaGroup> feltGroups) {
     return feltGroups.stream()
-        .map(group -> group.equals(Regions.LOWER_BACK) ? "back" : group)
+        .map(group -> group == Back.LOWER_BACK ? "back" : group.word())
         .flatMap(
             word ->
                 faults.entrySet().stream()
@@ -259,30 +263,26 @@ public final class Lessons {
     weekly
         .asked()
         .forEach(
-            (id, asked) -> {
-              double mean = weeks.stream().mapToDouble(x -> x.get(id)).average().orElse(0);
+            (region, asked) -> {
+              double mean = weeks.stream().mapToDouble(x -> x.get(region)).average().orElse(0);
               if (mean < BEHIND * asked) {
-                String name = Regions.standard().get(id).coachName();
                 list.add(
                     new Lesson(
                         Kind.REGION_BEHIND,
-                        id,
-                        name,
-                        new Lesson.TooFewSets(id, mean, weeks.size(), asked),
+                        region.id(),
+                        region.coachName(),
+                        new Lesson.TooFewSets(region, mean, weeks.size(), asked),
                         weekly.until(),
                         List.of(Proposal.of(Act.MORE_SETS))));
               }
             });
-    double front = mean(weeks, "quads");
-    double back = mean(weeks, "hamstrings");
+    double front = mean(weeks, RegionGroup.QUADS);
+    double back = mean(weeks, RegionGroup.HAMSTRINGS);
     boolean asksBoth =
         weekly.asked().keySet().stream()
             .anyMatch(
-                id ->
-                    Regions.standard()
-                        .get(id)
-                        .group()
-                        .equals(front < back ? "quads" : "hamstrings"));
+                region ->
+                    region.group() == (front < back ? RegionGroup.QUADS : RegionGroup.HAMSTRINGS));
     if (Math.min(front, back) < LEAST_BALANCE * Math.max(front, back) && asksBoth) {
       list.add(
           new Lesson(
@@ -295,18 +295,13 @@ public final class Lessons {
     }
   }
 
-  private static double mean(List<RegionValues> weeks, String group) {
+  private static double mean(List<RegionValues> weeks, RegionGroup group) {
     return weeks.stream().mapToDouble(week -> week.mean(group)).average().orElse(0);
   }
 
-  private static Set<String> groups(Iterable<String> regions) {
-    Set<String> groups = new LinkedHashSet<>();
-    regions.forEach(id -> groups.add(group(id)));
+  private static Set<AreaGroup> groups(Iterable<? extends BodyArea> areas) {
+    Set<AreaGroup> groups = new LinkedHashSet<>();
+    areas.forEach(area -> groups.add(area.group()));
     return groups;
-  }
-
-  /** The group of a region; the lower back is one of its own. */
-  static String group(String region) {
-    return Regions.standard().has(region) ? Regions.standard().get(region).group() : region;
   }
 }

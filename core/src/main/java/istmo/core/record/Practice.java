@@ -1,5 +1,7 @@
 package istmo.core.record;
 
+import istmo.core.anatomy.BodyArea;
+import istmo.core.anatomy.Region;
 import istmo.core.quantity.Fact;
 import istmo.core.quantity.InvalidInput;
 import java.util.Collection;
@@ -31,10 +33,10 @@ public record Practice(Count first, Count second) implements Fact {
    * One exercise of a session in which somebody was asked where it was felt.
    *
    * @param client whoever it was; only told apart
-   * @param felt region ids, of all its sets
+   * @param felt where, of all its sets
    */
   public record Said(
-      Object client, String candidateId, Map<String, Double> setup, Set<String> felt) {}
+      Object client, String candidateId, Map<String, Double> setup, Set<BodyArea> felt) {}
 
   /**
    * How many clients and sessions there are for one side of a comparison.
@@ -65,13 +67,13 @@ public record Practice(Count first, Count second) implements Fact {
    *
    * @param regions where the comparison means it to be felt
    */
-  public static Practice of(Side first, Side second, Set<String> regions, Collection<Said> all) {
+  public static Practice of(Side first, Side second, Set<Region> regions, Collection<Said> all) {
     return new Practice(
         count(all.stream().filter(said -> nearer(first, second, said)).toList(), regions),
         count(all.stream().filter(said -> nearer(second, first, said)).toList(), regions));
   }
 
-  private static Count count(List<Said> of, Set<String> regions) {
+  private static Count count(List<Said> of, Set<Region> regions) {
     Set<Object> clients = new HashSet<>();
     of.forEach(said -> clients.add(said.client()));
     return new Count(

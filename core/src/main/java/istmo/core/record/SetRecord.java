@@ -1,12 +1,13 @@
 package istmo.core.record;
 
-import istmo.core.anatomy.Regions;
+import istmo.core.anatomy.BodyArea;
 import istmo.core.body.Measurement.Side;
 import istmo.core.quantity.Allowed;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.training.PerformedSet;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -19,7 +20,7 @@ import java.util.TreeSet;
  * @param side that worked; NONE for both
  * @param range whether the whole range was kept; empty where nothing was said
  * @param tempoKept whether the tempo was kept; empty where nothing was said
- * @param felt region ids where it was felt, the lower back among them; empty where nothing was said
+ * @param felt where it was felt; empty where nothing was said
  */
 public record SetRecord(
     PerformedSet done,
@@ -28,7 +29,7 @@ public record SetRecord(
     Side side,
     Optional<Range> range,
     Optional<Boolean> tempoKept,
-    Set<String> felt,
+    Set<BodyArea> felt,
     Optional<Pain> pain) {
   public static final Allowed NUMBER = new Allowed(1, 50, "sets");
 
@@ -48,14 +49,11 @@ public record SetRecord(
   }
 
   public SetRecord {
-    felt = Collections.unmodifiableSet(new TreeSet<>(felt));
+    Set<BodyArea> sorted = new TreeSet<>(Comparator.comparing(BodyArea::id));
+    sorted.addAll(felt);
+    felt = Collections.unmodifiableSet(sorted);
     List<InvalidInput.Fault> faults = new ArrayList<>();
     number.ifPresent(n -> NUMBER.check(faults, "number", n));
-    for (String id : felt) {
-      if (!Regions.standard().has(id) && !id.equals(Regions.LOWER_BACK)) {
-        faults.add(new InvalidInput.Fault("felt", "\"" + id + "\" is not a region"));
-      }
-    }
     if (!faults.isEmpty()) {
       throw new InvalidInput(faults);
     }

@@ -1,17 +1,15 @@
 package istmo.core.stimulus;
 
-import istmo.core.anatomy.Muscle;
-import istmo.core.anatomy.Muscles;
 import istmo.core.anatomy.Region;
+import istmo.core.anatomy.RegionGroup;
 import istmo.core.anatomy.RegionValues;
-import istmo.core.anatomy.Regions;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisPoint;
 import istmo.core.mechanics.SetSimulation;
 import istmo.core.mechanics.SimulatedSet;
 import istmo.core.quantity.Required;
 import java.util.Arrays;
-import java.util.LinkedHashMap;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
@@ -40,22 +38,14 @@ public final class Stimulus {
 
   private Stimulus() {}
 
-  /** Stimulus by region id, in the order of the region list. */
+  /** Stimulus by region, in the order of the region list. */
   public static RegionValues byRegion(Analysis analysis, School school) {
     return byRegion(analysis.set(), school);
   }
 
-  /** Stimulus by region id of a set, in the order of the region list. */
+  /** Stimulus by region of a set, in the order of the region list. */
   public static RegionValues byRegion(SimulatedSet set, School school) {
-    return RegionValues.of(
-        region -> {
-          double sum = 0;
-          for (Map.Entry<String, Double> share : region.muscleShares().entrySet()) {
-            int muscle = Muscles.standard().indexOf(share.getKey());
-            sum += share.getValue() * ofMuscle(set, school, muscle);
-          }
-          return sum;
-        });
+    return RegionValues.of(region -> ofMuscle(set, school, region.muscleIndex()));
   }
 
   static double ofMuscle(SimulatedSet set, School school, int muscle) {
@@ -161,15 +151,11 @@ public final class Stimulus {
    * Mean stimulus of each group of regions, weighted by muscle volume, in the order of the region
    * list.
    */
-  public static Map<String, Double> byGroup(RegionValues byRegion) {
-    Map<String, Double> sum = new LinkedHashMap<>();
-    Map<String, Double> volume = new LinkedHashMap<>();
-    for (Region region : Regions.standard().all()) {
-      double v = 0;
-      for (String id : region.muscleShares().keySet()) {
-        Muscle muscle = Muscles.standard().get(id);
-        v += muscle.volumeM3();
-      }
+  public static Map<RegionGroup, Double> byGroup(RegionValues byRegion) {
+    Map<RegionGroup, Double> sum = new EnumMap<>(RegionGroup.class);
+    Map<RegionGroup, Double> volume = new EnumMap<>(RegionGroup.class);
+    for (Region region : Region.values()) {
+      double v = region.muscle().volumeM3();
       sum.merge(region.group(), v * byRegion.get(region), Double::sum);
       volume.merge(region.group(), v, Double::sum);
     }
@@ -183,11 +169,11 @@ public final class Stimulus {
    * @return the groups that get more than half of the own group's stimulus; empty when the check
    *     holds
    */
-  public static List<String> faceCheckMisses(RegionValues byRegion, String ownGroup) {
-    Map<String, Double> groups = byGroup(byRegion);
+  public static List<RegionGroup> faceCheckMisses(RegionValues byRegion, RegionGroup ownGroup) {
+    Map<RegionGroup, Double> groups = byGroup(byRegion);
     double own = Required.entry(groups, ownGroup);
     return groups.entrySet().stream()
-        .filter(entry -> !entry.getKey().equals(ownGroup) && entry.getValue() > own / 2)
+        .filter(entry -> entry.getKey() != ownGroup && entry.getValue() > own / 2)
         .map(Map.Entry::getKey)
         .toList();
   }

@@ -1,8 +1,8 @@
 package istmo.core.words;
 
-import static istmo.core.words.Say.region;
 import static istmo.core.words.Say.say;
 
+import istmo.core.anatomy.Region;
 import istmo.core.equipment.Equipment;
 import istmo.core.ranking.explanation.ComparisonFact;
 import istmo.core.ranking.explanation.ComparisonFact.BottomsDiffer;
@@ -114,7 +114,7 @@ public final class OrderWords {
               : parts + (member.more() > 0 ? say(" and %d more.", member.more()) : "."));
     }
     if (fact instanceof LessFor less) {
-      return say("%.0f %% less for the %s", 100 * less.share(), region(less.region()));
+      return say("%.0f %% less for the %s", 100 * less.share(), less.region().coachName());
     }
     if (fact instanceof Moved moved) {
       return moved.is() == 0
@@ -134,7 +134,7 @@ public final class OrderWords {
           case KNEE_FLEXION -> "at the knee";
           default -> "at the ankle";
         };
-    return region(part.region()) + (part.lengthened() ? " long " : " short ") + where;
+    return part.region().coachName() + (part.lengthened() ? " long " : " short ") + where;
   }
 
   /** What is lost with a substitute: a part of a sentence. */
@@ -173,13 +173,13 @@ public final class OrderWords {
           + " against each other.";
     }
     if (fact instanceof NoneTrains none) {
-      return "None of them does anything for the " + region(none.region()) + ".";
+      return "None of them does anything for the " + none.region().coachName() + ".";
     }
     if (fact instanceof HardlyMore more) {
       return say(
           "%s trains the %s a little more than %s: too little to count (%.0f %% likely).",
           more.name(),
-          region(more.region()),
+          more.region().coachName(),
           more.than().isEmpty() ? "the next" : String.join(" and ", more.than()),
           100 * more.chance());
     }
@@ -187,7 +187,7 @@ public final class OrderWords {
       return say(
           "%s trains the %s most: %s (%.0f %% likely).",
           most.name(),
-          region(most.region()),
+          most.region().coachName(),
           most.times().isPresent()
               ? say("%.1f times the next", most.times().getAsDouble())
               : "nothing else here does",
@@ -197,7 +197,7 @@ public final class OrderWords {
       return "Outside the target, "
           + outside.name()
           + " trains these more: "
-          + outside.regions().stream().map(Say::region).collect(Collectors.joining(", "))
+          + outside.regions().stream().map(Region::coachName).collect(Collectors.joining(", "))
           + ".";
     }
     if (fact instanceof BottomsDiffer differ) {
@@ -281,7 +281,7 @@ public final class OrderWords {
             .limit(MOST_CHANGES)
             .map(
                 change ->
-                    region(change.regionId())
+                    change.region().coachName()
                         + " "
                         + (change.from() < Difference.SMALLEST
                             ? "from nothing"

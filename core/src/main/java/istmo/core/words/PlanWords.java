@@ -1,7 +1,6 @@
 package istmo.core.words;
 
 import static istmo.core.words.Say.capital;
-import static istmo.core.words.Say.region;
 import static istmo.core.words.Say.say;
 
 import istmo.core.plan.Coverage;
@@ -84,7 +83,7 @@ public final class PlanWords {
       return reached("Drop " + drop.name(), drop.reached(), asked);
     }
     if (way instanceof AskHalf half) {
-      return reached("Ask half as much of the " + half.group(), half.reached(), asked);
+      return reached("Ask half as much of the " + half.group().word(), half.reached(), asked);
     }
     if (way instanceof GiveTime time) {
       return say("Give it about %d minutes more in the week.", time.minutes());
@@ -112,7 +111,8 @@ public final class PlanWords {
   /** What is short or too much in a week. */
   public static String of(Coverage.Finding finding) {
     if (finding instanceof RegionShort few) {
-      return say("%s: %.1f of %.0f sets.", capital(region(few.region())), few.has(), few.asked());
+      return say(
+          "%s: %.1f of %.0f sets.", capital(few.region().coachName()), few.has(), few.asked());
     }
     if (finding instanceof FunctionShort few) {
       return say(
@@ -131,7 +131,7 @@ public final class PlanWords {
     if (finding instanceof RegionTooMuch much) {
       return say(
           "%s: %.1f sets a week, more than about %.0f are hardly worth it.",
-          capital(region(much.region())), much.has(), much.most());
+          capital(much.region().coachName()), much.has(), much.most());
     }
     if (finding instanceof WeekLoadsBack back) {
       return "The week " + loadsBack(back.has(), back.most());
@@ -147,7 +147,7 @@ public final class PlanWords {
     RegionTooMuchAtOnce much = (RegionTooMuchAtOnce) finding;
     return say(
         "Session %d gives the %s %.1f sets at once; beyond about %.0f little is added.",
-        much.session(), region(much.region()), much.has(), much.most());
+        much.session(), much.region().coachName(), much.has(), much.most());
   }
 
   private static String loadsBack(double has, double most) {
@@ -168,7 +168,7 @@ public final class PlanWords {
       return say(
           "%s %s: %.0f instead of %.0f %% of the best here",
           share.after() > share.before() ? "more" : "less",
-          region(share.region()),
+          share.region().coachName(),
           100 * share.after(),
           100 * share.before());
     }
@@ -190,7 +190,7 @@ public final class PlanWords {
   }
 
   private static String regionOf(Shortfall shortfall) {
-    return region(shortfall.region());
+    return shortfall.region().coachName();
   }
 
   /** "35", "2 times 35" or "35 and 50". */

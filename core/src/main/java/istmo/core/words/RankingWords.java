@@ -1,8 +1,8 @@
 package istmo.core.words;
 
-import static istmo.core.words.Say.region;
 import static istmo.core.words.Say.say;
 
+import istmo.core.anatomy.RegionGroup;
 import istmo.core.ranking.criterion.CriterionFact;
 import istmo.core.ranking.criterion.CriterionFact.AimedWork;
 import istmo.core.ranking.criterion.CriterionFact.BackWorks;
@@ -74,20 +74,20 @@ public final class RankingWords {
     if (reason instanceof Gives gives) {
       return "Gives "
           + gives.regions().stream()
-              .map(each -> region(each.region()) + " " + share(each.share()))
+              .map(each -> each.region().coachName() + " " + share(each.share()))
               .collect(Collectors.joining("; "))
           + ".";
     }
     if (reason instanceof HeaviestWhere where) {
       return say(
           "Counts most for the %s %s of the repetition, where it is %s (%.2f of its best length).",
-          region(where.region()), phase(where.phase()), where.state().label(), where.length());
+          where.region().coachName(), phase(where.phase()), where.state().label(), where.length());
     }
     if (reason instanceof GivesOutFirst first) {
       return "Gives out first: " + shares(first.groups()) + ".";
     }
     if (reason instanceof NoStudy none) {
-      return "No study was found that tells of the " + region(none.region()) + " here.";
+      return "No study was found that tells of the " + none.region().coachName() + " here.";
     }
     if (reason instanceof Studied studied) {
       return of(studied);
@@ -160,7 +160,7 @@ public final class RankingWords {
             .map(
                 shift ->
                     "move the mechanics' figure for the "
-                        + region(studied.region())
+                        + studied.region().coachName()
                         + " by "
                         + percent(shift))
             .orElse("leave the mechanics' figure where it is");
@@ -193,7 +193,7 @@ public final class RankingWords {
   private static String of(MovedByClient moved) {
     String regions =
         moved.regions().stream()
-            .map(each -> "the " + region(each.region()) + " by " + percent(each.shift()))
+            .map(each -> "the " + each.region().coachName() + " by " + percent(each.shift()))
             .collect(Collectors.joining(", "));
     return (moved.ofThis() ? "That" : "What this client felt in another set-up of it")
         + " moves the figure for "
@@ -343,6 +343,7 @@ public final class RankingWords {
     return say(
         "The model gives %s more than half of what %s get; that is not believable for this"
             + " machine.",
-        String.join(" and ", not.regions()), not.group());
+        not.groups().stream().map(RegionGroup::word).collect(Collectors.joining(" and ")),
+        not.group().word());
   }
 }

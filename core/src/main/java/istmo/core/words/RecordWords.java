@@ -1,11 +1,11 @@
 package istmo.core.words;
 
 import static istmo.core.words.Say.capital;
-import static istmo.core.words.Say.region;
 import static istmo.core.words.Say.say;
 import static istmo.core.words.Say.side;
 import static istmo.core.words.Say.trimmed;
 
+import istmo.core.anatomy.AreaGroup;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
 import istmo.core.quantity.DayWords;
@@ -121,7 +121,7 @@ public final class RecordWords {
 
   private static String moreSets(Lesson.Found found) {
     if (found instanceof TooFewSets few) {
-      return say("More of what trains the %s in the coming week.", region(few.region()));
+      return say("More of what trains the %s in the coming week.", few.region().coachName());
     }
     return found instanceof ThighOneSided thigh
         ? "Give the " + less(thigh) + " of the thigh more."
@@ -136,8 +136,8 @@ public final class RecordWords {
     return thigh.frontIsLess() ? "front" : "back";
   }
 
-  private static String joined(Collection<String> groups, String by) {
-    return groups.stream().map(Say::group).collect(Collectors.joining(by));
+  private static String joined(Collection<AreaGroup> groups, String by) {
+    return groups.stream().map(AreaGroup::word).collect(Collectors.joining(by));
   }
 
   /** What pictures show otherwise than on an earlier day. */
@@ -239,10 +239,10 @@ public final class RecordWords {
       String where =
           reports.felt().entrySet().stream()
               .sorted(
-                  Map.Entry.<String, Integer>comparingByValue()
+                  Map.Entry.<AreaGroup, Integer>comparingByValue()
                       .reversed()
-                      .thenComparing(Map.Entry.comparingByKey()))
-              .map(entry -> say("the %s in %d", Say.group(entry.getKey()), entry.getValue()))
+                      .thenComparing(entry -> entry.getKey().id()))
+              .map(entry -> say("the %s in %d", entry.getKey().word(), entry.getValue()))
               .collect(Collectors.joining(", "));
       words.add(say("This client felt it in %s of %d sessions.", where, reports.sessions()));
     }

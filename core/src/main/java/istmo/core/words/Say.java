@@ -1,6 +1,5 @@
 package istmo.core.words;
 
-import istmo.core.anatomy.Regions;
 import istmo.core.body.Measurement.Side;
 import java.util.Locale;
 
@@ -21,15 +20,6 @@ final class Say {
   }
 
   /** The coach's name of a region. */
-  static String region(String id) {
-    return Regions.standard().get(id).coachName();
-  }
-
-  /** A group of regions, or the lower back. */
-  static String group(String group) {
-    return group.equals(Regions.LOWER_BACK) ? "lower back" : group;
-  }
-
   static String side(Side side) {
     return side == Side.LEFT ? "left" : "right";
   }

@@ -6,8 +6,7 @@ import java.util.Map;
 public final class Sparse {
   private Sparse() {}
 
-  public static RegionValues values(Map<String, Double> byRegion) {
-    byRegion.keySet().forEach(Regions.standard()::get);
-    return RegionValues.of(region -> byRegion.getOrDefault(region.id(), 0.0));
+  public static RegionValues values(Map<Region, Double> byRegion) {
+    return RegionValues.of(region -> byRegion.getOrDefault(region, 0.0));
   }
 }

@@ -148,7 +148,7 @@ class MeasurementTest {
   void aMissingMeasurementSaysWhatItWouldSettleAndAMadeOneIsNotAskedAgain() {
     Set<String> everything =
         Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
-    Aim aim = new Aim(Map.of("VL", 2, "GMAXM", 2), Set.of());
+    Aim aim = Aim.of(Map.of("VL", 2, "GMAXM", 2), Set.of());
     List<MeasuringValue> open = measuring(BodyEstimate.of(USUAL, Readings.none()), everything, aim);
     assertThat(open)
         .isNotEmpty()
@@ -175,7 +175,7 @@ class MeasurementTest {
       MeasurementKind one, double oneValue, MeasurementKind other, double otherValue) {
     Set<String> everything =
         Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
-    Aim aim = new Aim(Map.of("VL", 2, "GMAXM", 2), Set.of());
+    Aim aim = Aim.of(Map.of("VL", 2, "GMAXM", 2), Set.of());
     BodyEstimate edge =
         BodyEstimate.of(
             USUAL,

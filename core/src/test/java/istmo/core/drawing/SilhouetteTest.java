@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import istmo.core.anatomy.Region;
-import istmo.core.anatomy.Regions;
 import istmo.core.body.Body;
 import istmo.core.body.Sex;
 import istmo.core.catalogue.Candidate;
@@ -85,18 +84,19 @@ class SilhouetteTest {
   void everyRegionLiesWhereItBelongs() {
     Drawing drawing = squat(Bodies.MAN, 0);
     assertThat(drawing.muscles())
-        .extracting(Drawing.Band::regionId)
-        .containsExactlyInAnyOrderElementsOf(
-            Regions.standard().all().stream().map(Region::id).toList());
-    assertThat(middle(drawing, "RF").x()).isGreaterThan(middle(drawing, "BFL").x() + 0.05);
-    assertThat(middle(drawing, "TA").x()).isGreaterThan(middle(drawing, "SOL").x() + 0.03);
-    assertThat(middle(drawing, "GMAXM").y()).isGreaterThan(middle(drawing, "BFL").y());
+        .extracting(Drawing.Band::region)
+        .containsExactlyInAnyOrder(Region.values());
+    assertThat(middle(drawing, Region.RF).x())
+        .isGreaterThan(middle(drawing, Region.BFL).x() + 0.05);
+    assertThat(middle(drawing, Region.TA).x())
+        .isGreaterThan(middle(drawing, Region.SOL).x() + 0.03);
+    assertThat(middle(drawing, Region.GMAXM).y()).isGreaterThan(middle(drawing, Region.BFL).y());
   }
 
-  private static Point middle(Drawing drawing, String regionId) {
+  private static Point middle(Drawing drawing, Region region) {
     List<Point> course =
         drawing.muscles().stream()
-            .filter(band -> band.regionId().equals(regionId))
+            .filter(band -> band.region() == region)
             .findFirst()
             .orElseThrow()
             .course();

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import istmo.core.anatomy.Coordinate;
+import istmo.core.anatomy.Region;
 import istmo.core.body.Body;
 import istmo.core.body.Cautions;
 import istmo.core.body.Habit;
@@ -39,7 +40,7 @@ class GymEquipmentTest {
   private static final GymEquipment EVERYTHING =
       GymEquipment.generic(
           Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
-  private static final Aim BOTH = new Aim(Map.of("VL", 2, "BFL", 2), Set.of());
+  private static final Aim BOTH = Aim.of(Map.of("VL", 2, "BFL", 2), Set.of());
 
   private static Brief brief(GymEquipment equipment, Profile profile) {
     return new Brief(
@@ -135,8 +136,8 @@ class GymEquipmentTest {
             .with("leg-extension", "curve90", 0.6)
             .with("leg-extension", "curve0", 1.6)
             .with("leg-extension", "curve30", 1.4);
-    double generic = of(order(EVERYTHING), "leg-extension/upright").stimulus().get("VL");
-    assertThat(of(order(fading), "leg-extension/upright").stimulus().get("VL"))
+    double generic = of(order(EVERYTHING), "leg-extension/upright").stimulus().get(Region.VL);
+    assertThat(of(order(fading), "leg-extension/upright").stimulus().get(Region.VL))
         .isLessThan(0.85 * generic);
   }
 

@@ -3,7 +3,7 @@ package istmo.core.evidence;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import istmo.core.SameFigures;
-import istmo.core.anatomy.Regions;
+import istmo.core.anatomy.Region;
 import istmo.core.body.Body;
 import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
@@ -114,7 +114,7 @@ class EvidenceReportTest {
         }
         String kind = finding.direction().alike() ? "no difference" : "direction";
         String how = finding.how().growth() ? "growth" : finding.how().label();
-        String group = Regions.standard().get(finding.regionsA().get(0)).group();
+        String group = finding.regionsA().get(0).group().id();
         for (String key : List.of(kind + "|0 all", kind + "|1 " + how, kind + "|2 " + group)) {
           int[] t = tally.computeIfAbsent(key, text -> new int[4]);
           for (int m = 0; m < 3; m++) {
@@ -193,9 +193,19 @@ class EvidenceReportTest {
             .filter(candidate -> Reference.standard().has(candidate.id()))
             .toList();
     List<Finding> targets = new ArrayList<>();
-    List<String> regions = List.of("RF", "VL", "BFL", "ST", "GMAXM", "GMEDP", "AL", "GASM", "SOL");
+    List<Region> regions =
+        List.of(
+            Region.RF,
+            Region.VL,
+            Region.BFL,
+            Region.ST,
+            Region.GMAXM,
+            Region.GMEDP,
+            Region.AL,
+            Region.GASM,
+            Region.SOL);
     for (int k = 0; k < 60; k++) {
-      String region = regions.get(k % regions.size());
+      Region region = regions.get(k % regions.size());
       targets.add(
           like(
               Studies.standard().get("F021"),
@@ -272,7 +282,7 @@ class EvidenceReportTest {
       String id,
       Point point,
       Point otherPoint,
-      List<String> regions,
+      List<Region> regions,
       Direction direction,
       OptionalDouble growthA,
       OptionalDouble growthB) {
@@ -483,7 +493,7 @@ class EvidenceReportTest {
               Cautions.none(),
               Profile.unknown(),
               everything,
-              new Aim(aimed, Set.of()),
+              Aim.of(aimed, Set.of()),
               STRETCH,
               Optional.empty());
       List<String> usual = Orders.places(brief, evaluations);

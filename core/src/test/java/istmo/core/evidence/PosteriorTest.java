@@ -3,8 +3,8 @@ package istmo.core.evidence;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionValues;
-import istmo.core.anatomy.Regions;
 import istmo.core.evidence.Finding.Direction;
 import istmo.core.evidence.Posterior.Assumptions;
 import istmo.core.evidence.Posterior.Estimate;
@@ -44,8 +44,8 @@ class PosteriorTest {
         "b",
         Optional.of(Point.parse(first)),
         Optional.of(Point.parse(second)),
-        List.of(region),
-        List.of(region),
+        List.of(Region.of(region)),
+        List.of(Region.of(region)),
         "whole",
         "",
         growthA > 0 ? OptionalDouble.of(growthA) : OptionalDouble.empty(),
@@ -217,9 +217,11 @@ class PosteriorTest {
 
   private static double shift(Posterior posterior, String key, String region) {
     return posterior
-            .difference(Point.parse(key), Point.parse("hip-flexion/bent"), List.of(region))
+            .difference(
+                Point.parse(key), Point.parse("hip-flexion/bent"), List.of(Region.of(region)))
             .mean()
-        - NONE.difference(Point.parse(key), Point.parse("hip-flexion/bent"), List.of(region))
+        - NONE.difference(
+                Point.parse(key), Point.parse("hip-flexion/bent"), List.of(Region.of(region)))
             .mean();
   }
 
@@ -231,7 +233,7 @@ class PosteriorTest {
   void studiesOfLegCurlsDoNotMoveTheQuadricepsOfAOneLegSquat() {
     Evidence.At squat = Evidence.of(STRETCH).at(Point.parse("track-one-leg-squat/usual"));
     List<Posterior.Influence> curls =
-        squat.influences(Regions.standard().get("VL").ordinal()).stream()
+        squat.influences(Region.of("VL").ordinal()).stream()
             .filter(
                 influence ->
                     influence.finding().setUpA().orElseThrow().exercise().id().contains("curl"))
@@ -247,7 +249,7 @@ class PosteriorTest {
    */
   @Test
   void aStudyTellsLessOfABodyWhoseMechanicsAreFarFromItsPeoples() {
-    int region = Regions.standard().get("BFL").ordinal();
+    int region = Region.of("BFL").ordinal();
     Point point = Point.parse("back-squat/high-bar");
     Evidence.At squat = Evidence.of(STRETCH).at(point);
     double there = Posterior.of(STRETCH).stimulus(point)[region];

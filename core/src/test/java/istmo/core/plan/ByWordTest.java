@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.data.Offset.offset;
 
+import istmo.core.anatomy.Region;
 import istmo.core.body.Caution;
 import istmo.core.body.Cautions;
 import istmo.core.body.PainFlag;
@@ -32,7 +33,7 @@ import org.junit.jupiter.api.Test;
 
 /** What is not computed can be planned by word, and no order or search proposes it. */
 class ByWordTest {
-  private static final Aim AIM = new Aim(Map.of("GMAXM", 3, "VL", 2), Set.of());
+  private static final Aim AIM = Aim.of(Map.of("GMAXM", 3, "VL", 2), Set.of());
   private static final GymEquipment GYM =
       GymEquipment.generic(Set.of("kettlebell", "bands", "box", "barbell", "rack", "leg-press"));
   private static final Offers OFFERS = Plans.real(AIM, TrainingAge.YEARS, GYM);
@@ -49,7 +50,7 @@ class ByWordTest {
   }
 
   private static ByWord own(
-      Set<Movement> does, Set<String> mainly, Set<String> partly, String repetitions) {
+      Set<Movement> does, Set<Region> mainly, Set<Region> partly, String repetitions) {
     return new ByWord(
         ByWord.ownId("k"),
         "Duck walk",
@@ -84,9 +85,10 @@ class ByWordTest {
                     60, Bout.of(new Item("a", "kettlebell-swing/by-word", prescription, true)))));
     Coverage coverage =
         Coverage.of(week, OFFERS, Targets.of(AIM, Optional.empty(), false, OFFERS.all()));
-    assertThat(coverage.sets().get("GMAXM")).isCloseTo(prescription.hardSets(), offset(1e-9));
-    assertThat(coverage.sets().get("GMAXU")).isCloseTo(0.5 * prescription.hardSets(), offset(1e-9));
-    assertThat(coverage.sets().get("VL")).isZero();
+    assertThat(coverage.sets().get(Region.GMAXM)).isCloseTo(prescription.hardSets(), offset(1e-9));
+    assertThat(coverage.sets().get(Region.GMAXU))
+        .isCloseTo(0.5 * prescription.hardSets(), offset(1e-9));
+    assertThat(coverage.sets().get(Region.VL)).isZero();
     assertThat(Timing.of(week.days().get(0), OFFERS).minutes()).isGreaterThan(3);
   }
 
@@ -214,31 +216,35 @@ class ByWordTest {
 
   @Test
   void everythingThatIsWrongIsNamedAtOnce() {
-    assertThatThrownBy(() -> own(Set.of(), Set.of("NOPE"), Set.of(), "12-8"))
+    assertThatThrownBy(() -> own(Set.of(), Set.of(), Set.of(), "12-8"))
         .isInstanceOfSatisfying(
             InvalidInput.class,
             e ->
                 assertThat(e.faults().stream().map(InvalidInput.Fault::field))
                     .containsExactlyInAnyOrder("mainly", "does", "repetitions"));
     assertThatThrownBy(
-            () -> own(Set.of(Movement.KNEE_EXTENSION), Set.of("VL"), Set.of("VL"), "8-12"))
+            () ->
+                own(Set.of(Movement.KNEE_EXTENSION), Set.of(Region.VL), Set.of(Region.VL), "8-12"))
         .hasMessageContaining("partly");
     assertThatThrownBy(() -> own(Set.of(Movement.KNEE_EXTENSION), Set.of(), Set.of(), "0-12"))
         .hasMessageContaining("mainly")
         .hasMessageContaining("repetitions");
     assertThat(
-            own(Set.of(Movement.KNEE_EXTENSION), Set.of("VL"), Set.of("RF"), "8-12").told().own())
+            own(Set.of(Movement.KNEE_EXTENSION), Set.of(Region.VL), Set.of(Region.RF), "8-12")
+                .told()
+                .own())
         .isTrue();
   }
 
   /** What is accepted must be fit for a plan, or one exercise would spoil every plan. */
   @Test
   void theWidestRangeOfRepetitionsCanBePrescribed() {
-    ByWord wide = own(Set.of(Movement.KNEE_EXTENSION), Set.of("VL"), Set.of(), "1-60");
+    ByWord wide = own(Set.of(Movement.KNEE_EXTENSION), Set.of(Region.VL), Set.of(), "1-60");
     Prescription prescription = Prescriber.usual(wide, Role.of(wide), false, Optional.empty());
     assertThat(prescription.repetitionsLow()).isEqualTo(1);
     assertThat(prescription.repetitionsHigh()).isEqualTo(60);
-    assertThatThrownBy(() -> own(Set.of(Movement.KNEE_EXTENSION), Set.of("VL"), Set.of(), "50-61"))
+    assertThatThrownBy(
+            () -> own(Set.of(Movement.KNEE_EXTENSION), Set.of(Region.VL), Set.of(), "50-61"))
         .hasMessageContaining("1 to 60");
   }
 

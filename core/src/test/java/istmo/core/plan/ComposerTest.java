@@ -2,6 +2,7 @@ package istmo.core.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import istmo.core.anatomy.Region;
 import istmo.core.body.PainFlag;
 import istmo.core.body.Profile.TrainingAge;
 import istmo.core.equipment.GymEquipment;
@@ -64,11 +65,11 @@ class ComposerTest {
 
   private static Task smallTask(Random random) {
     List<Offer> offers = new ArrayList<>();
-    String[] regions = {"VL", "RF", "BFL", "ST", "GMAXM", "SOL"};
+    Region[] regions = {Region.VL, Region.RF, Region.BFL, Region.ST, Region.GMAXM, Region.SOL};
     Role[] roles = {Role.HEAVY, Role.SINGLE, Role.COMPOUND, Role.CALF_BENT};
     for (int k = 0; k < 3; k++) {
-      Map<String, Double> shares = new LinkedHashMap<>();
-      for (String region : regions) {
+      Map<Region, Double> shares = new LinkedHashMap<>();
+      for (Region region : regions) {
         shares.put(region, random.nextInt(3) == 0 ? 0 : random.nextInt(101) / 100.0);
       }
       Set<String> station =
@@ -104,9 +105,15 @@ class ComposerTest {
     Offers all = new Offers(offers);
     Targets targets =
         new Targets(
-            Map.of("VL", 2.0 + random.nextInt(8), "BFL", 2.0 + random.nextInt(5), "SOL", 3.0),
-            Map.of("VL", 3, "BFL", 2, "SOL", 1),
-            Set.of("SOL"),
+            Map.of(
+                Region.VL,
+                2.0 + random.nextInt(8),
+                Region.BFL,
+                2.0 + random.nextInt(5),
+                Region.SOL,
+                3.0),
+            Map.of(Region.VL, 3, Region.BFL, 2, Region.SOL, 1),
+            Set.of(Region.SOL),
             Map.of(Function.KNEE_FLEXION, 2.0),
             6,
             4,
@@ -226,7 +233,7 @@ class ComposerTest {
   @ParameterizedTest
   @MethodSource("aims")
   void composedWeeksKeepTheRules(Map<String, Integer> aimed) {
-    Aim aim = new Aim(aimed, Set.of());
+    Aim aim = Aim.of(aimed, Set.of());
     Offers offers = Plans.real(aim, TrainingAge.MONTHS, Plans.EVERYTHING);
     Targets targets = Targets.of(aim, Optional.of(TrainingAge.MONTHS), true, offers.all());
     for (Pairing pairing : Pairing.values()) {
@@ -285,7 +292,7 @@ class ComposerTest {
    */
   @Test
   void aLargeWeekIsNearItsBound() {
-    Aim aim = new Aim(Map.of("VL", 3, "RF", 2, "BFL", 2, "GMAXM", 2, "GASM", 1), Set.of());
+    Aim aim = Aim.of(Map.of("VL", 3, "RF", 2, "BFL", 2, "GMAXM", 2, "GASM", 1), Set.of());
     Offers offers = Plans.real(aim, TrainingAge.YEARS, Plans.EVERYTHING);
     Task task =
         new Task(
@@ -327,7 +334,7 @@ class ComposerTest {
 
   @Test
   void timeThatIsThereIsUsedForTheTargets() {
-    Aim aim = new Aim(Map.of("VL", 3, "BFL", 3), Set.of());
+    Aim aim = Aim.of(Map.of("VL", 3, "BFL", 3), Set.of());
     Offers offers = Plans.real(aim, TrainingAge.MONTHS, Plans.EVERYTHING);
     Targets targets = Targets.of(aim, Optional.of(TrainingAge.MONTHS), false, offers.all());
     List<Day> frames = List.of(new Day(1, 60, false, List.of()), new Day(4, 60, false, List.of()));
@@ -342,7 +349,7 @@ class ComposerTest {
 
   @Test
   void otherExercisesEachDayAreOtherOnes() {
-    Aim aim = new Aim(Map.of("VL", 3, "BFL", 3, "GASM", 1), Set.of());
+    Aim aim = Aim.of(Map.of("VL", 3, "BFL", 3, "GASM", 1), Set.of());
     Offers offers = Plans.real(aim, TrainingAge.MONTHS, Plans.EVERYTHING);
     List<Day> frames = List.of(new Day(1, 60, false, List.of()), new Day(4, 60, false, List.of()));
     Targets targets = Targets.of(aim, Optional.of(TrainingAge.MONTHS), false, offers.all());
@@ -363,7 +370,7 @@ class ComposerTest {
 
   @Test
   void whatIsShortIsExplainedWithWaysThatHelp() {
-    Aim aim = new Aim(Map.of("VL", 3, "BFL", 3, "GASM", 1), Set.of());
+    Aim aim = Aim.of(Map.of("VL", 3, "BFL", 3, "GASM", 1), Set.of());
     Offers offers = Plans.real(aim, TrainingAge.YEARS, Plans.EVERYTHING);
     Targets targets = Targets.of(aim, Optional.of(TrainingAge.YEARS), false, offers.all());
     Task task =
@@ -389,11 +396,16 @@ class ComposerTest {
   void whereTimeIsNotTheReasonItIsNotNamed() {
     Offer only =
         Plans.offer(
-            "curl", Map.of("BFL", 0.6), Role.SINGLE, Set.of("seated-curl"), 1, Plans.THREE_OF_TEN);
+            "curl",
+            Map.of(Region.BFL, 0.6),
+            Role.SINGLE,
+            Set.of("seated-curl"),
+            1,
+            Plans.THREE_OF_TEN);
     Task task =
         new Task(
             new Offers(List.of(only)),
-            Plans.targets(Map.of("BFL", 9.0)),
+            Plans.targets(Map.of(Region.BFL, 9.0)),
             List.of(new Day(1, 60, false, List.of())),
             Pairing.NONE,
             false,
@@ -418,14 +430,24 @@ class ComposerTest {
   void whereThereIsTimeTheLeastThatHelpsIsNamed() {
     Offer press =
         Plans.offer(
-            "press", Map.of("VL", 1.0), Role.HEAVY, Set.of("leg-press"), 3, Plans.THREE_OF_TEN);
+            "press",
+            Map.of(Region.VL, 1.0),
+            Role.HEAVY,
+            Set.of("leg-press"),
+            3,
+            Plans.THREE_OF_TEN);
     Offer curl =
         Plans.offer(
-            "curl", Map.of("BFL", 1.0), Role.SINGLE, Set.of("seated-curl"), 1, Plans.THREE_OF_TEN);
+            "curl",
+            Map.of(Region.BFL, 1.0),
+            Role.SINGLE,
+            Set.of("seated-curl"),
+            1,
+            Plans.THREE_OF_TEN);
     Task task =
         new Task(
             new Offers(List.of(press, curl)),
-            Plans.targets(Map.of("BFL", 2.0)),
+            Plans.targets(Map.of(Region.BFL, 2.0)),
             List.of(new Day(1, 60, false, List.of())),
             Pairing.NONE,
             false,
@@ -463,11 +485,16 @@ class ComposerTest {
   void whatIsPinnedBeyondTheTimeIsSaid() {
     Offer offer =
         Plans.offer(
-            "press", Map.of("VL", 1.0), Role.HEAVY, Set.of("leg-press"), 3, Plans.THREE_OF_TEN);
+            "press",
+            Map.of(Region.VL, 1.0),
+            Role.HEAVY,
+            Set.of("leg-press"),
+            3,
+            Plans.THREE_OF_TEN);
     Task task =
         new Task(
             new Offers(List.of(offer)),
-            Plans.targets(Map.of("VL", 4.0)),
+            Plans.targets(Map.of(Region.VL, 4.0)),
             List.of(
                 new Day(
                     1,
@@ -492,7 +519,7 @@ class ComposerTest {
   }
 
   private static Task largeTask() {
-    Aim aim = new Aim(Map.of("VL", 2, "BFL", 2, "GMAXM", 2, "GASM", 2, "SOL", 2), Set.of());
+    Aim aim = Aim.of(Map.of("VL", 2, "BFL", 2, "GMAXM", 2, "GASM", 2, "SOL", 2), Set.of());
     Offers offers = Plans.real(aim, TrainingAge.YEARS, Plans.EVERYTHING);
     return new Task(
         offers,
@@ -542,7 +569,7 @@ class ComposerTest {
 
   @Test
   void whatTheClientCannotOrShouldNotDoIsNeverChosen() {
-    Aim aim = new Aim(Map.of("VL", 3, "GMAXM", 2), Set.of());
+    Aim aim = Aim.of(Map.of("VL", 3, "GMAXM", 2), Set.of());
     GymEquipment small =
         GymEquipment.generic(
             Set.of("barbell", "rack", "dumbbells", "bench", "seated-curl", "leg-extension"));

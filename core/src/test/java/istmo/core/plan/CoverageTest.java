@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 import static org.assertj.core.data.Offset.offset;
 
+import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Sparse;
 import istmo.core.body.Profile.TrainingAge;
 import istmo.core.plan.Planned.Bout;
@@ -23,7 +24,7 @@ class CoverageTest {
   private static final Offer PRESS =
       Plans.offer(
           "press",
-          Map.of("VL", 0.8, "VM", 0.8, "VI", 0.8, "RF", 0.2, "GMAXM", 0.5),
+          Map.of(Region.VL, 0.8, Region.VM, 0.8, Region.VI, 0.8, Region.RF, 0.2, Region.GMAXM, 0.5),
           Role.HEAVY,
           Set.of("leg-press"),
           3,
@@ -35,7 +36,7 @@ class CoverageTest {
   private static final Offer CURL =
       Plans.offer(
           "curl",
-          Map.of("BFL", 1.0, "ST", 0.9, "SM", 0.9, "BFS", 0.8),
+          Map.of(Region.BFL, 1.0, Region.ST, 0.9, Region.SM, 0.9, Region.BFS, 0.8),
           Role.SINGLE,
           Set.of("seated-curl"),
           1,
@@ -63,8 +64,8 @@ class CoverageTest {
 
   private static Targets targets(boolean balance) {
     return new Targets(
-        Map.of("VL", 6.0, "BFL", 3.0),
-        Map.of("VL", 2, "BFL", 1),
+        Map.of(Region.VL, 6.0, Region.BFL, 3.0),
+        Map.of(Region.VL, 2, Region.BFL, 1),
         Set.of(),
         Map.of(
             Function.KNEE_AND_HIP,
@@ -85,9 +86,9 @@ class CoverageTest {
   @Test
   void effectiveSetsByHand() {
     Coverage coverage = Coverage.of(week(5, 3), OFFERS, targets(true));
-    assertThat(coverage.sets().get("VL")).isCloseTo(4.0, offset(1e-9));
-    assertThat(coverage.sets().get("BFL")).isCloseTo(3.0, offset(1e-9));
-    assertThat(coverage.sets().get("GMAXM")).isCloseTo(2.5, offset(1e-9));
+    assertThat(coverage.sets().get(Region.VL)).isCloseTo(4.0, offset(1e-9));
+    assertThat(coverage.sets().get(Region.BFL)).isCloseTo(3.0, offset(1e-9));
+    assertThat(coverage.sets().get(Region.GMAXM)).isCloseTo(2.5, offset(1e-9));
     assertThat(coverage.functions().get(Function.KNEE_AND_HIP)).isCloseTo(4.0, offset(1e-9));
     assertThat(coverage.functions().get(Function.KNEE_WITH_OPEN_HIP)).isZero();
     assertThat(coverage.front()).isCloseTo(3.25, offset(1e-9));
@@ -97,7 +98,7 @@ class CoverageTest {
             day -> assertThat(day.sets()).isEqualTo(5),
             day -> assertThat(day.thighSets()).isEqualTo(5),
             day -> assertThat(day.back()).isCloseTo(1.0, offset(1e-9)));
-    assertThat(coverage.findings()).first().isEqualTo(new Coverage.RegionShort("VL", 4, 6));
+    assertThat(coverage.findings()).first().isEqualTo(new Coverage.RegionShort(Region.VL, 4, 6));
     assertThat(words(coverage))
         .containsExactly(
             "Outer quad (sweep): 4.0 of 6 sets.",
@@ -122,7 +123,7 @@ class CoverageTest {
     Offer squat =
         Plans.offer(
             "squat",
-            Map.of("VL", 1.0),
+            Map.of(Region.VL, 1.0),
             Role.HEAVY,
             Set.of("rack"),
             3,
@@ -145,7 +146,7 @@ class CoverageTest {
             Coverage.of(
                 new Week(List.of(day)),
                 new Offers(List.of(squat)),
-                Plans.targets(Map.of("VL", 5.0))));
+                Plans.targets(Map.of(Region.VL, 5.0))));
     assertThat(texts)
         .anyMatch(text -> text.contains("23 sets; a leg day holds about 20"))
         .anyMatch(text -> text.contains("20.7 sets at its limit"))
@@ -173,24 +174,28 @@ class CoverageTest {
 
   @Test
   void targetsRiseWithTheAimAndTheTrainingAge() {
-    Aim aim = new Aim(Map.of("VL", 3, "BFL", 1), Set.of());
+    Aim aim = new Aim(Map.of(Region.VL, 3, Region.BFL, 1), Set.of());
     double[] vl = new double[3];
     for (TrainingAge trainingAge : TrainingAge.values()) {
       Targets targets = Targets.of(aim, Optional.of(trainingAge), true, OFFERS.all());
-      vl[trainingAge.ordinal()] = targets.least().get("VL");
-      assertThat(targets.least().get("VL")).isGreaterThan(targets.least().get("BFL"));
+      vl[trainingAge.ordinal()] = targets.least().get(Region.VL);
+      assertThat(targets.least().get(Region.VL)).isGreaterThan(targets.least().get(Region.BFL));
       assertThat(targets.held())
           .as("groups that nothing is asked of are held")
-          .containsExactlyInAnyOrder("GMAXM", "GASM", "SOL");
-      assertThat(targets.least().get("SOL")).isLessThanOrEqualTo(targets.least().get("BFL"));
+          .containsExactlyInAnyOrder(Region.GMAXM, Region.GASM, Region.SOL);
+      assertThat(targets.least().get(Region.SOL))
+          .isLessThanOrEqualTo(targets.least().get(Region.BFL));
     }
     assertThat(vl).isSorted();
     assertThat(Targets.of(aim, Optional.empty(), false, OFFERS.all()).held()).isEmpty();
     assertThat(
             Targets.of(
-                new Aim(Map.of("GMAXM", 3), Set.of("VL")), Optional.empty(), true, OFFERS.all()))
+                new Aim(Map.of(Region.GMAXM, 3), Set.of(Region.VL)),
+                Optional.empty(),
+                true,
+                OFFERS.all()))
         .satisfies(
-            targets -> assertThat(targets.least()).doesNotContainKey("VL"),
+            targets -> assertThat(targets.least()).doesNotContainKey(Region.VL),
             targets -> assertThat(targets.balance()).isFalse());
   }
 
@@ -251,7 +256,21 @@ class CoverageTest {
     private static final Offers OFFERS =
         Plans.real(
             new Aim(
-                Map.of("VL", 1, "RF", 1, "BFL", 1, "GMAXM", 1, "GMEDP", 1, "GASM", 1, "SOL", 1),
+                Map.of(
+                    Region.VL,
+                    1,
+                    Region.RF,
+                    1,
+                    Region.BFL,
+                    1,
+                    Region.GMAXM,
+                    1,
+                    Region.GMEDP,
+                    1,
+                    Region.GASM,
+                    1,
+                    Region.SOL,
+                    1),
                 Set.of()),
             TrainingAge.YEARS,
             Plans.EVERYTHING);
@@ -262,18 +281,19 @@ class CoverageTest {
   void theChartIsFullWhereWhatIsAskedIsThere() {
     Coverage coverage =
         new Coverage(
-            Sparse.values(Map.of("VL", 9.0, "BFL", 1.5, "SOL", 3.0)),
+            Sparse.values(Map.of(Region.VL, 9.0, Region.BFL, 1.5, Region.SOL, 3.0)),
             Map.of(),
             0,
             0,
             List.of(),
             List.of());
-    assertThat(coverage.filled("VL", Map.of("VL", 6.0, "BFL", 5.0))).isEqualTo(1);
-    assertThat(coverage.filled("BFL", Map.of("VL", 6.0, "BFL", 5.0))).isCloseTo(0.3, within(1e-12));
-    assertThat(coverage.filled("SOL", Map.of())).as("6 sets would be much").isEqualTo(0.5);
-    assertThat(coverage.filled("SOL", Map.of("VL", 12.0)))
+    assertThat(coverage.filled(Region.VL, Map.of(Region.VL, 6.0, Region.BFL, 5.0))).isEqualTo(1);
+    assertThat(coverage.filled(Region.BFL, Map.of(Region.VL, 6.0, Region.BFL, 5.0)))
+        .isCloseTo(0.3, within(1e-12));
+    assertThat(coverage.filled(Region.SOL, Map.of())).as("6 sets would be much").isEqualTo(0.5);
+    assertThat(coverage.filled(Region.SOL, Map.of(Region.VL, 12.0)))
         .as("beside the most asked")
         .isEqualTo(0.25);
-    assertThat(coverage.filled("TA", Map.of())).isZero();
+    assertThat(coverage.filled(Region.TA, Map.of())).isZero();
   }
 }

@@ -2,6 +2,7 @@ package istmo.core.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import istmo.core.anatomy.Region;
 import istmo.core.body.Measurement.Side;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.equipment.Loading;
@@ -33,7 +34,7 @@ class FlowTest {
     Offer offer =
         Plans.offer(
             id,
-            Map.of("VL", 1.0),
+            Map.of(Region.VL, 1.0),
             Role.SINGLE,
             Set.of(station),
             1,
@@ -249,7 +250,8 @@ class FlowTest {
    */
   @Test
   void aCautionGoesBeforeTheRecord() {
-    Offer offer = Plans.offer("a", Map.of("VL", 1.0), Role.SINGLE, Set.of("leg-extension"), 1, TWO);
+    Offer offer =
+        Plans.offer("a", Map.of(Region.VL, 1.0), Role.SINGLE, Set.of("leg-extension"), 1, TWO);
     Offer first =
         offer.in(
             Map.of("hipAngle", 80.0),

@@ -1,5 +1,6 @@
 package istmo.core.plan;
 
+import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Sparse;
 import istmo.core.body.Body;
 import istmo.core.body.Cautions;
@@ -23,7 +24,7 @@ import istmo.core.ranking.order.Order;
 import istmo.core.ranking.order.Orders;
 import istmo.core.stimulus.School;
 import java.util.Arrays;
-import java.util.LinkedHashMap;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -49,7 +50,7 @@ final class Plans {
   /** An offer made by hand; the rest of it is plain. */
   static Offer offer(
       String id,
-      Map<String, Double> shares,
+      Map<Region, Double> shares,
       Role role,
       Set<String> station,
       double setUpMinutes,
@@ -59,7 +60,7 @@ final class Plans {
 
   static Offer offer(
       String id,
-      Map<String, Double> shares,
+      Map<Region, Double> shares,
       Role role,
       Set<String> station,
       double setUpMinutes,
@@ -106,8 +107,8 @@ final class Plans {
     return new Item("item-" + id, id, prescription, false);
   }
 
-  static Targets targets(Map<String, Double> least) {
-    Map<String, Integer> weight = new LinkedHashMap<>();
+  static Targets targets(Map<Region, Double> least) {
+    Map<Region, Integer> weight = new EnumMap<>(Region.class);
     least.keySet().forEach(region -> weight.put(region, 2));
     return new Targets(least, weight, Set.of(), Map.of(), 20, 8, false);
   }

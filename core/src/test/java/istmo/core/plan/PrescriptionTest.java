@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.data.Offset.offset;
 
+import istmo.core.anatomy.Region;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
 import istmo.core.body.Profile;
@@ -50,7 +51,7 @@ import org.junit.jupiter.params.provider.ValueSource;
  */
 class PrescriptionTest {
   private static final Aim LEGS =
-      new Aim(Map.of("VL", 2, "BFL", 2, "GMAXM", 2, "GASM", 1, "SOL", 1), Set.of());
+      Aim.of(Map.of("VL", 2, "BFL", 2, "GMAXM", 2, "GASM", 1, "SOL", 1), Set.of());
   private static final GymEquipment GYM =
       new GymEquipment(
           Plans.EVERYTHING.items(),
@@ -303,7 +304,7 @@ class PrescriptionTest {
                                 analysis.cautions(),
                                 analysis.notes()),
                             School.STRETCH)
-                        .get(region))
+                        .get(Region.of(region)))
             .toList();
     Prescription one = new Prescription(1, 10, 10, 0, Tempo.USUAL, 0, Scheme.DROP);
     assertThat((stimulus.get(1) + stimulus.get(2)) / stimulus.get(0))

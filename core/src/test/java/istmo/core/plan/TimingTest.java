@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.data.Offset.offset;
 
+import istmo.core.anatomy.Region;
 import istmo.core.body.Profile.TrainingAge;
 import istmo.core.mechanics.Tempo;
 import istmo.core.plan.Planned.Bout;
@@ -26,12 +27,18 @@ import org.junit.jupiter.params.provider.ValueSource;
 class TimingTest {
   private static final Offer PRESS =
       Plans.offer(
-          "press", Map.of("VL", 1.0), Role.HEAVY, Set.of("leg-press"), 3, Plans.THREE_OF_TEN);
+          "press", Map.of(Region.VL, 1.0), Role.HEAVY, Set.of("leg-press"), 3, Plans.THREE_OF_TEN);
   private static final Offer CURL =
       Plans.offer(
-          "curl", Map.of("BFL", 1.0), Role.SINGLE, Set.of("seated-curl"), 1, Plans.THREE_OF_TEN);
+          "curl",
+          Map.of(Region.BFL, 1.0),
+          Role.SINGLE,
+          Set.of("seated-curl"),
+          1,
+          Plans.THREE_OF_TEN);
   private static final Offer FLOOR =
-      Plans.offer("floor", Map.of("GMAXM", 1.0), Role.COMPOUND, Set.of(), 0.5, Plans.THREE_OF_TEN);
+      Plans.offer(
+          "floor", Map.of(Region.GMAXM, 1.0), Role.COMPOUND, Set.of(), 0.5, Plans.THREE_OF_TEN);
   private static final Offers OFFERS = new Offers(List.of(PRESS, CURL, FLOOR));
 
   /** Common practice: two down, two low, two up is six seconds a repetition. */
@@ -105,7 +112,7 @@ class TimingTest {
     Offer wide =
         Plans.offer(
             "press/wide",
-            Map.of("VL", 1.0),
+            Map.of(Region.VL, 1.0),
             Role.HEAVY,
             Set.of("leg-press"),
             3,
@@ -113,7 +120,7 @@ class TimingTest {
     Offer close =
         Plans.offer(
             "press/close",
-            Map.of("VL", 1.0),
+            Map.of(Region.VL, 1.0),
             Role.HEAVY,
             Set.of("leg-press"),
             3,
@@ -151,7 +158,7 @@ class TimingTest {
     Task task =
         new Task(
             OFFERS,
-            Plans.targets(Map.of("VL", 1.0)),
+            Plans.targets(Map.of(Region.VL, 1.0)),
             List.of(new Day(1, 60, false, List.of())),
             Pairing.TWO_PLACES,
             false,
@@ -186,7 +193,7 @@ class TimingTest {
     Set<String> rack = Set.of("barbell", "rack");
     Offers real =
         Plans.real(
-            new Aim(Map.of("VL", 2, "BFL", 2, "GMAXM", 2), Set.of()),
+            Aim.of(Map.of("VL", 2, "BFL", 2, "GMAXM", 2), Set.of()),
             TrainingAge.MONTHS,
             Plans.EVERYTHING);
     List<Offer> there =
@@ -197,7 +204,7 @@ class TimingTest {
     Task task =
         new Task(
             real,
-            Plans.targets(Map.of("VL", 1.0)),
+            Plans.targets(Map.of(Region.VL, 1.0)),
             List.of(new Day(1, 60, true, List.of())),
             Pairing.NONE,
             false,

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import istmo.core.anatomy.Region;
 import istmo.core.body.Cautions;
 import istmo.core.body.Profile;
 import istmo.core.catalogue.Candidate;
@@ -51,7 +52,7 @@ class BestSetupTest {
         Cautions.none(),
         Profile.unknown(),
         GYM,
-        new Aim(Map.of(region, 2), Set.of()),
+        Aim.of(Map.of(region, 2), Set.of()),
         School.STRETCH,
         Optional.empty());
   }
@@ -95,7 +96,7 @@ class BestSetupTest {
                     Stimulus.byRegion(
                             (Analysis) analyser.analyse(exercise.family(), setup, LoadRule.USUAL),
                             School.STRETCH)
-                        .get("RF"));
+                        .get(Region.RF));
           }
         }
       }
@@ -134,7 +135,7 @@ class BestSetupTest {
     assertThat(OrderWords.of(found)).contains("% for the aim");
     assertThat(found.elsewhere())
         .as("what else changes, not what was asked for")
-        .noneMatch(change -> change.regionId().equals(region));
+        .noneMatch(change -> change.region() == Region.of(region));
   }
 
   @Test
@@ -204,7 +205,7 @@ class BestSetupTest {
             Cautions.none(),
             Profile.unknown(),
             measured,
-            new Aim(Map.of("RF", 2), Set.of()),
+            Aim.of(Map.of("RF", 2), Set.of()),
             School.STRETCH,
             Optional.empty());
     assertThat(BestSetup.steps(brief, candidate, usual(candidate)).steps())
@@ -221,7 +222,7 @@ class BestSetupTest {
             Cautions.none(),
             Profile.unknown(),
             GYM,
-            new Aim(Map.of(), Set.of()),
+            Aim.of(Map.of(), Set.of()),
             School.STRETCH,
             Optional.empty());
     assertThatThrownBy(() -> BestSetup.find(none, candidate, usual(candidate)))

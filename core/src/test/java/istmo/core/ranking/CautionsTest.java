@@ -53,7 +53,7 @@ class CautionsTest {
             cautions,
             Profile.unknown(),
             GymEquipment.generic(EVERYTHING),
-            new Aim(Map.of("VL", 2, "BFL", 2), Set.of()),
+            Aim.of(Map.of("VL", 2, "BFL", 2), Set.of()),
             School.STRETCH,
             Optional.empty());
     return Orders.order(

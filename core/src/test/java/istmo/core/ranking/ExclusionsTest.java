@@ -41,7 +41,7 @@ class ExclusionsTest {
             new Cautions(pain.stream().map(Soreness::leaveOut).toList(), List.of(), List.of()),
             Profile.unknown(),
             GymEquipment.generic(equipment),
-            new Aim(aim, Set.of()),
+            Aim.of(aim, Set.of()),
             School.STRETCH,
             Optional.empty()),
         MAN);

@@ -4,6 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import istmo.core.anatomy.AreaGroup;
+import istmo.core.anatomy.BodyArea.Back;
+import istmo.core.anatomy.Region;
+import istmo.core.anatomy.RegionGroup;
 import istmo.core.body.Body;
 import istmo.core.body.Cautions;
 import istmo.core.body.MeasurementKind;
@@ -56,7 +60,7 @@ class HonestOrderTest {
   private static final Map<String, Evaluation> EVALUATIONS =
       Orders.evaluate(LIFTER, GYM, School.STRETCH);
   private static final Aim BACK_OF_THE_THIGH =
-      new Aim(Map.of("BFL", 2, "ST", 2, "GMAXM", 1), Set.of());
+      Aim.of(Map.of("BFL", 2, "ST", 2, "GMAXM", 1), Set.of());
 
   private static Brief brief(Aim aim) {
     return new Brief(
@@ -106,7 +110,7 @@ class HonestOrderTest {
    */
   @ParameterizedTest
   @ValueSource(strings = {"BFL", "ST", "SM"})
-  void theSeatedCurlStandsBeforeTheLyingOneAsTheStudyFound(String region) {
+  void theSeatedCurlStandsBeforeTheLyingOneAsTheStudyFound(Region region) {
     Order order = Orders.order(brief(new Aim(Map.of(region, 3), Set.of())), EVALUATIONS);
     Order.Entry seated = entry(order, "seated-leg-curl/usual");
     Order.Entry lying = entry(order, "lying-leg-curl/usual");
@@ -119,7 +123,7 @@ class HonestOrderTest {
   /** Each strip cites the studies that moved it, and says so where there are none. */
   @Test
   void studiesMoveFiguresAndAreCited() {
-    Order order = Orders.order(brief(new Aim(Map.of("RF", 3), Set.of())), EVALUATIONS);
+    Order order = Orders.order(brief(Aim.of(Map.of("RF", 3), Set.of())), EVALUATIONS);
     Order.Entry squat =
         order.all().stream()
             .filter(entry -> entry.ranked().id().equals("back-squat/high-bar"))
@@ -128,7 +132,7 @@ class HonestOrderTest {
     assertThat(squat.studies()).isNotEmpty();
     assertThat(Said.all(squat.why()))
         .anyMatch(word -> word.startsWith("Studies ") && word.contains("20"));
-    assertThat(Orders.order(brief(new Aim(Map.of("AB", 3), Set.of())), EVALUATIONS).all())
+    assertThat(Orders.order(brief(Aim.of(Map.of("AB", 3), Set.of())), EVALUATIONS).all())
         .anyMatch(entry -> entry.why().stream().anyMatch(Reason.NoStudy.class::isInstance));
     assertThat(Said.all(squat.why()))
         .as("opinion is told apart from studies")
@@ -166,7 +170,7 @@ class HonestOrderTest {
 
   @Test
   void soreKneesPutFirstWhatSparesTheKneecap() {
-    Aim legs = new Aim(Map.of("VL", 2, "GMAXM", 2), Set.of());
+    Aim legs = Aim.of(Map.of("VL", 2, "GMAXM", 2), Set.of());
     double usual =
         by(Preset.GROWTH, legs).entries().stream()
             .limit(10)
@@ -208,7 +212,7 @@ class HonestOrderTest {
   @Test
   void oneStationIsOneAndTheRestIsListed() {
     Order order =
-        by(Preset.ONE_STATION, new Aim(Map.of("VL", 2, "GMAXM", 2, "BFL", 2, "GASM", 1), Set.of()));
+        by(Preset.ONE_STATION, Aim.of(Map.of("VL", 2, "GMAXM", 2, "BFL", 2, "GASM", 1), Set.of()));
     Set<String> carried = Set.of("bench", "box", "wedge", "bands");
     Set<String> stations = new HashSet<>();
     order
@@ -244,7 +248,7 @@ class HonestOrderTest {
 
   @Test
   void heavyBasicsCountsTheWholeLegAndSmallSteps() {
-    Aim legs = new Aim(Map.of("VL", 2, "GMAXM", 2), Set.of());
+    Aim legs = Aim.of(Map.of("VL", 2, "GMAXM", 2), Set.of());
     Order usual = by(Preset.GROWTH, legs);
     Order basics = Orders.order(brief(legs).withSchool(School.BASICS_FIRST), EVALUATIONS);
     assertThat(
@@ -361,12 +365,12 @@ class HonestOrderTest {
   void aComparisonSaysWhatTrulyDiffers() {
     Comparison comparison =
         Comparison.of(
-            brief(new Aim(Map.of("BFL", 3), Set.of())),
+            brief(Aim.of(Map.of("BFL", 3), Set.of())),
             List.of(
                 side("seated-leg-curl/usual"), side("back-squat/high-bar"), side("leg-press/low")));
     Comparison.Points outer =
         comparison.regions().stream()
-            .filter(points -> points.regionId().equals("BFL"))
+            .filter(points -> points.region() == Region.BFL)
             .findFirst()
             .orElseThrow();
     assertThat(outer.members().stream().mapToDouble(Comparison.Member::chanceOfMost).sum())
@@ -377,7 +381,7 @@ class HonestOrderTest {
     assertThat(comparison.criteria()).hasSize(3);
     Comparison same =
         Comparison.of(
-            brief(new Aim(Map.of("VL", 3), Set.of())),
+            brief(Aim.of(Map.of("VL", 3), Set.of())),
             List.of(side("leg-press/low"), side("leg-press/high")));
     assertThat(same.facts().get(0)).isInstanceOf(ComparisonFact.HardlyMore.class);
     assertThatThrownBy(
@@ -389,16 +393,18 @@ class HonestOrderTest {
   @Test
   void aComparisonCountsWhatTheClientFelt() {
     List<Comparison.Side> two = List.of(side("leg-press/low"), side("leg-press/high"));
-    Brief brief = brief(new Aim(Map.of("VL", 3), Set.of()));
+    Brief brief = brief(Aim.of(Map.of("VL", 3), Set.of()));
     Brief learned =
         brief.learning(
             new Experience(
-                Map.of("leg-press/low", told(5, Map.of("quads", 5), List.of(0, 0, 0, 0, 0)))));
+                Map.of(
+                    "leg-press/low",
+                    told(5, Map.of(RegionGroup.QUADS, 5), List.of(0, 0, 0, 0, 0)))));
     Comparison without = Comparison.of(brief, two);
     Comparison with = Comparison.of(learned, two);
     double shift =
         ScoredCandidate.said("leg-press/low", two.get(0).stimulus(), learned.experience())[
-            ScoredCandidate.index("VL")];
+            Region.VL.ordinal()];
     assertThat(shift).isGreaterThan(0.01);
     assertThat((outerQuad(with, 0) + Stimulus.FLOOR) / (outerQuad(without, 0) + Stimulus.FLOOR))
         .isCloseTo(Math.exp(shift), within(1e-9));
@@ -412,7 +418,7 @@ class HonestOrderTest {
 
   private static double outerQuad(Comparison comparison, int side) {
     return comparison.regions().stream()
-        .filter(points -> points.regionId().equals("VL"))
+        .filter(points -> points.region() == Region.VL)
         .findFirst()
         .orElseThrow()
         .members()
@@ -431,7 +437,7 @@ class HonestOrderTest {
   }
 
   private static Experience.Reports told(
-      int sessions, Map<String, Integer> felt, List<Integer> pains) {
+      int sessions, Map<AreaGroup, Integer> felt, List<Integer> pains) {
     return new Experience.Reports(sessions, felt, pains, Optional.of(PainFlag.KNEE));
   }
 
@@ -451,10 +457,11 @@ class HonestOrderTest {
             .orElseThrow();
     Order after =
         Orders.order(
-            plain.learning(new Experience(Map.of(id, told(8, Map.of("ERECTORS", 8), List.of())))),
+            plain.learning(
+                new Experience(Map.of(id, told(8, Map.of(Back.LOWER_BACK, 8), List.of())))),
             EVALUATIONS);
-    assertThat(entry(after, id).stimulus().get("BFL"))
-        .isLessThan(0.95 * entry(before, id).stimulus().get("BFL"));
+    assertThat(entry(after, id).stimulus().get(Region.BFL))
+        .isLessThan(0.95 * entry(before, id).stimulus().get(Region.BFL));
     assertThat(entry(after, id).ranked().utility())
         .isLessThan(entry(before, id).ranked().utility());
     assertThat(Said.together(entry(after, id).why()))
@@ -468,10 +475,15 @@ class HonestOrderTest {
             .orElseThrow();
     assertThat(entry(after, other).stimulus()).isEqualTo(entry(before, other).stimulus());
     Brief two =
-        brief(new Aim(Map.of("BFL", 3, "GMAXM", 1), Set.of()))
+        brief(Aim.of(Map.of("BFL", 3, "GMAXM", 1), Set.of()))
             .learning(
                 new Experience(
-                    Map.of(id, told(8, Map.of("glutes", 8, "hamstrings", 8), List.of()))));
+                    Map.of(
+                        id,
+                        told(
+                            8,
+                            Map.of(RegionGroup.GLUTES, 8, RegionGroup.HAMSTRINGS, 8),
+                            List.of()))));
     assertThat(Said.together(entry(Orders.order(two, EVALUATIONS), id).why()))
         .as("each aimed region that it moves")
         .containsPattern(

@@ -1,5 +1,6 @@
 package istmo.core.record;
 
+import istmo.core.anatomy.BodyArea;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
 import istmo.core.training.PerformedSet;
@@ -69,7 +70,7 @@ final class Done {
         Optional.of(new Pain(PainFlag.KNEE, level)));
   }
 
-  static SetRecord felt(double kg, int repetitions, String... regions) {
+  static SetRecord felt(double kg, int repetitions, String... areas) {
     return new SetRecord(
         new PerformedSet(kg, repetitions, 2),
         SetRecord.Kind.WORK,
@@ -77,7 +78,7 @@ final class Done {
         Side.NONE,
         Optional.empty(),
         Optional.empty(),
-        Set.of(regions),
+        BodyArea.all("felt", List.of(areas)),
         Optional.empty());
   }
 

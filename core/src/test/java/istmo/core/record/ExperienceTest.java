@@ -7,6 +7,7 @@ import static istmo.core.record.Done.weekly;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import istmo.core.anatomy.RegionGroup;
 import istmo.core.words.RecordWords;
 import istmo.core.words.Words;
 import java.util.List;
@@ -24,17 +25,18 @@ class ExperienceTest {
   @Test
   void conditioningByHand() {
     Experience once = Experience.of(List.of(weekly(List.of(felt(50, 10, "GMAXM")))));
-    assertThat(once.shift(ID, "quads", Set.of("quads"))).isCloseTo(-0.05, within(1e-12));
-    assertThat(once.shift(ID, "glutes", Set.of("quads")))
+    assertThat(once.shift(ID, RegionGroup.QUADS, Set.of(RegionGroup.QUADS)))
+        .isCloseTo(-0.05, within(1e-12));
+    assertThat(once.shift(ID, RegionGroup.GLUTES, Set.of(RegionGroup.QUADS)))
         .as("felt where it was not meant")
         .isCloseTo(0.05, within(1e-12));
-    assertThat(once.shift(ID, "hamstrings", Set.of("quads")))
+    assertThat(once.shift(ID, RegionGroup.HAMSTRINGS, Set.of(RegionGroup.QUADS)))
         .as("nobody expects it there")
         .isZero();
     List<SetRecord> records = List.of(felt(50, 10, "GMAXM"));
     assertThat(
             Experience.of(List.of(weekly(records, records, records, records)))
-                .shift(ID, "quads", Set.of("quads")))
+                .shift(ID, RegionGroup.QUADS, Set.of(RegionGroup.QUADS)))
         .isCloseTo(-0.125, within(1e-12));
   }
 
@@ -42,7 +44,7 @@ class ExperienceTest {
   void feltAndNotFeltCancelAndItNeverSaysMoreThanItsWeight() {
     Experience half =
         Experience.of(List.of(weekly(List.of(felt(50, 10, "VL")), List.of(felt(50, 10, "GMAXM")))));
-    assertThat(half.shift(ID, "quads", Set.of("quads"))).isZero();
+    assertThat(half.shift(ID, RegionGroup.QUADS, Set.of(RegionGroup.QUADS))).isZero();
     List<SetRecord> records = List.of(felt(50, 10, "VL"));
     double most =
         Experience.of(
@@ -50,7 +52,7 @@ class ExperienceTest {
                     weekly(
                         records, records, records, records, records, records, records, records,
                         records, records, records, records)))
-            .shift(ID, "quads", Set.of("quads"));
+            .shift(ID, RegionGroup.QUADS, Set.of(RegionGroup.QUADS));
     assertThat(most).isPositive().isLessThan(Experience.SAYS);
     assertThat(most)
         .as("the newest eight count")
@@ -60,16 +62,18 @@ class ExperienceTest {
                         weekly(
                             records, records, records, records, records, records, records,
                             records)))
-                .shift(ID, "quads", Set.of("quads")));
+                .shift(ID, RegionGroup.QUADS, Set.of(RegionGroup.QUADS)));
   }
 
   @Test
   void anotherSetUpOfTheExerciseTakesSomeOfItAndOtherExercisesNone() {
     Experience experience = Experience.of(List.of(weekly(List.of(felt(50, 10, "GMAXM")))));
-    assertThat(experience.shift("leg-extension/one-leg", "quads", Set.of("quads")))
+    assertThat(
+            experience.shift("leg-extension/one-leg", RegionGroup.QUADS, Set.of(RegionGroup.QUADS)))
         .isCloseTo(0.6 * -0.05, within(1e-12));
-    assertThat(experience.shift("leg-press/high", "quads", Set.of("quads"))).isZero();
-    assertThat(Experience.NONE.shift(ID, "quads", Set.of("quads"))).isZero();
+    assertThat(experience.shift("leg-press/high", RegionGroup.QUADS, Set.of(RegionGroup.QUADS)))
+        .isZero();
+    assertThat(Experience.NONE.shift(ID, RegionGroup.QUADS, Set.of(RegionGroup.QUADS))).isZero();
   }
 
   @Test

@@ -7,6 +7,7 @@ import static istmo.core.record.Done.set;
 import static istmo.core.record.Done.weekly;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionValues;
 import istmo.core.anatomy.Sparse;
 import istmo.core.body.Measurement.Side;
@@ -31,7 +32,7 @@ class LessonsTest {
           "felt in the back",
           "less depth, lighter, brace first");
 
-  private static List<Lesson> of(Series series, String... mainly) {
+  private static List<Lesson> of(Series series, Region... mainly) {
     return Lessons.of(
         List.of(new Lessons.ReviewedSeries(series, "This one", FAULTS, Set.of(mainly))),
         Optional.empty(),
@@ -151,21 +152,21 @@ class LessonsTest {
             List.of(felt(60, 9, "RF")),
             List.of(set(60, 10, 2)),
             List.of(felt(60, 11, "VM")));
-    Lesson lesson = of(series, "GMAXM").get(0);
+    Lesson lesson = of(series, Region.GMAXM).get(0);
     assertThat(lesson.kind()).isEqualTo(Kind.NOT_FELT);
     assertThat(Words.of(lesson.found()))
         .isEqualTo("Felt in the quads in the last 3 sessions, never in the glutes.");
     assertThat(lesson.proposals().get(0).act()).isEqualTo(Act.RE_DIAL);
     assertThat(RecordWords.of(lesson, lesson.proposals().get(0)))
         .isEqualTo("Longer stride, more lean.");
-    assertThat(of(series, "VL")).as("felt where it should be, in a neighbour").isEmpty();
+    assertThat(of(series, Region.VL)).as("felt where it should be, in a neighbour").isEmpty();
     Lesson byBack =
         of(
                 weekly(
                     List.of(felt(60, 8, "ERECTORS")),
                     List.of(felt(60, 9, "ERECTORS")),
                     List.of(felt(60, 10, "ERECTORS"))),
-                "BFL")
+                Region.BFL)
             .get(0);
     assertThat(RecordWords.of(byBack, byBack.proposals().get(0)))
         .isEqualTo("Less depth, lighter, brace first.");
@@ -173,12 +174,12 @@ class LessonsTest {
 
   @Test
   void weeksBehindWhatIsAsked() {
-    RegionValues little = Sparse.values(Map.of("VL", 8.0, "BFL", 1.0));
+    RegionValues little = Sparse.values(Map.of(Region.VL, 8.0, Region.BFL, 1.0));
     Lessons.Weekly weekly =
         new Lessons.Weekly(
             List.of(little, little, RegionValues.zero(), little),
             DAY,
-            Map.of("VL", 6.0, "BFL", 4.0));
+            Map.of(Region.VL, 6.0, Region.BFL, 4.0));
     List<Lesson> lessons = Lessons.of(List.of(), Optional.of(weekly), DAY);
     assertThat(lessons)
         .extracting(Lesson::kind, Lesson::subject)
@@ -197,7 +198,7 @@ class LessonsTest {
                         List.of(
                             RegionValues.zero(), RegionValues.zero(), RegionValues.zero(), little),
                         DAY,
-                        Map.of("VL", 6.0))),
+                        Map.of(Region.VL, 6.0))),
                 DAY))
         .as("one week of training says nothing")
         .isEmpty();

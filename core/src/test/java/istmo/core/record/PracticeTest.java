@@ -3,6 +3,7 @@ package istmo.core.record;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import istmo.core.anatomy.Region;
 import istmo.core.record.Practice.Count;
 import istmo.core.record.Practice.Said;
 import istmo.core.record.Practice.Side;
@@ -20,7 +21,7 @@ class PracticeTest {
   private static final Side STRAIGHT =
       new Side("leg-press/low", Map.of("toeOut", 0.0, "depth", 100.0));
 
-  private static Said said(String client, double toeOut, String... felt) {
+  private static Said said(String client, double toeOut, Region... felt) {
     return new Said(client, "leg-press/low", Map.of("toeOut", toeOut, "depth", 80.0), Set.of(felt));
   }
 
@@ -28,15 +29,15 @@ class PracticeTest {
   void ofOneExerciseASessionIsOfTheSideThatItIsNearTo() {
     List<Said> all =
         List.of(
-            said("a", 28, "VMO"),
-            said("a", 40, "VMO", "VL"),
-            said("b", 15, "VMO"),
-            said("b", 9, "VL"),
+            said("a", 28, Region.VM),
+            said("a", 40, Region.VM, Region.VL),
+            said("b", 15, Region.VM),
+            said("b", 9, Region.VL),
             said("b", 0),
-            said("b", -5, "VMO"),
-            new Said("a", "leg-press/high", Map.of("toeOut", 30.0), Set.of("VMO")),
-            new Said("a", "leg-press/low", Map.of(), Set.of("VMO")));
-    Practice practice = Practice.of(OUT, STRAIGHT, Set.of("VMO"), all);
+            said("b", -5, Region.VM),
+            new Said("a", "leg-press/high", Map.of("toeOut", 30.0), Set.of(Region.VM)),
+            new Said("a", "leg-press/low", Map.of(), Set.of(Region.VM)));
+    Practice practice = Practice.of(OUT, STRAIGHT, Set.of(Region.VM), all);
     assertThat(practice.first())
         .as("28 and beyond 30; not 15 in the middle")
         .isEqualTo(new Count(1, 2, 2));
@@ -52,12 +53,12 @@ class PracticeTest {
     Side curl = new Side("seated-leg-curl/usual", Map.of("hipAngle", 80.0));
     List<Said> all =
         List.of(
-            new Said("a", "seated-leg-curl/usual", Map.of("hipAngle", 20.0), Set.of("BFL")),
-            said("a", 30, "BFL"));
-    Practice practice = Practice.of(curl, OUT, Set.of("BFL"), all);
+            new Said("a", "seated-leg-curl/usual", Map.of("hipAngle", 20.0), Set.of(Region.BFL)),
+            said("a", 30, Region.BFL));
+    Practice practice = Practice.of(curl, OUT, Set.of(Region.BFL), all);
     assertThat(practice.first()).isEqualTo(new Count(1, 1, 1));
     assertThat(practice.second()).isEqualTo(new Count(1, 1, 1));
-    assertThat(Practice.of(OUT, OUT, Set.of("BFL"), all).isEmpty())
+    assertThat(Practice.of(OUT, OUT, Set.of(Region.BFL), all).isEmpty())
         .as("nothing differs, so nothing can be told apart")
         .isTrue();
   }
@@ -80,14 +81,14 @@ class PracticeTest {
   void whatItSaysTurnsWithTheSides() {
     List<Said> all = new ArrayList<>();
     for (int k = 0; k < 6; k++) {
-      all.add(said("c" + k, 30, "VMO"));
-      all.add(said("c" + k, 0, "VL"));
+      all.add(said("c" + k, 30, Region.VM));
+      all.add(said("c" + k, 0, Region.VL));
     }
-    assertThat(Words.of(Practice.of(OUT, STRAIGHT, Set.of("VMO"), all)))
+    assertThat(Words.of(Practice.of(OUT, STRAIGHT, Set.of(Region.VM), all)))
         .contains("more often with the first (+75 of a hundred sessions; 80 %: +");
-    assertThat(Words.of(Practice.of(STRAIGHT, OUT, Set.of("VMO"), all)))
+    assertThat(Words.of(Practice.of(STRAIGHT, OUT, Set.of(Region.VM), all)))
         .contains("more often with the second (-75 of a hundred");
-    assertThat(Words.of(Practice.of(OUT, STRAIGHT, Set.of("VMO", "VL"), all)))
+    assertThat(Words.of(Practice.of(OUT, STRAIGHT, Set.of(Region.VM, Region.VL), all)))
         .contains("No difference to be seen (+0 of");
   }
 }

@@ -8,6 +8,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import istmo.core.anatomy.BodyArea;
+import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionValues;
 import istmo.core.anatomy.Sparse;
 import istmo.core.body.Measurement.Side;
@@ -168,14 +170,17 @@ class SeriesTest {
             monday.minusWeeks(1),
             monday,
             id ->
-                Sparse.values(id.equals("a/b") ? Map.of("VL", 1.0) : Map.of("VL", 0.5, "RF", 1.0)));
+                Sparse.values(
+                    id.equals("a/b")
+                        ? Map.of(Region.VL, 1.0)
+                        : Map.of(Region.VL, 0.5, Region.RF, 1.0)));
     assertThat(weeks).hasSize(2);
     assertThat(weeks.get(0).sets())
         .as("a week without training is a week")
         .isEqualTo(RegionValues.zero());
-    assertThat(weeks.get(1).sets().get("VL"))
+    assertThat(weeks.get(1).sets().get(Region.VL))
         .isCloseTo(3 + 2 * 0.5 + 2 * 0.4 + 2 * 0.5, within(1e-9));
-    assertThat(weeks.get(1).sets().get("RF")).isCloseTo(2, within(1e-9));
+    assertThat(weeks.get(1).sets().get(Region.RF)).isCloseTo(2, within(1e-9));
   }
 
   @Test
@@ -192,11 +197,14 @@ class SeriesTest {
                     Side.NONE,
                     Optional.empty(),
                     Optional.empty(),
-                    Set.of("NOSE"),
+                    Set.of(),
                     Optional.empty()))
         .isInstanceOf(InvalidInput.class)
-        .hasMessageContaining("number")
-        .hasMessageContaining("felt: \"NOSE\" is not a region");
+        .hasMessageContaining("number");
+    assertThatThrownBy(() -> BodyArea.all("felt", List.of("NOSE", "VL", "EAR")))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("felt: \"NOSE\" is not a region")
+        .hasMessageContaining("felt: \"EAR\" is not a region");
   }
 
   @Test

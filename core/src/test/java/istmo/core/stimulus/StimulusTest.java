@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import istmo.core.anatomy.Muscles;
+import istmo.core.anatomy.RegionGroup;
 import istmo.core.anatomy.RegionValues;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.Bodies;
@@ -164,15 +165,19 @@ class StimulusTest {
   @Test
   void theFaceCheckNamesTheGroupsThatGetTooMuch() {
     RegionValues values = quadsWithGlutes(0.5);
-    assertThat(Stimulus.faceCheckMisses(values, "quads")).containsExactly("glutes");
-    assertThat(Stimulus.faceCheckMisses(values, "hamstrings")).contains("quads", "glutes");
-    assertThat(Stimulus.faceCheckMisses(quadsWithGlutes(0.39), "quads")).isEmpty();
+    assertThat(Stimulus.faceCheckMisses(values, RegionGroup.QUADS))
+        .containsExactly(RegionGroup.GLUTES);
+    assertThat(Stimulus.faceCheckMisses(values, RegionGroup.HAMSTRINGS))
+        .contains(RegionGroup.QUADS, RegionGroup.GLUTES);
+    assertThat(Stimulus.faceCheckMisses(quadsWithGlutes(0.39), RegionGroup.QUADS)).isEmpty();
   }
 
   private static RegionValues quadsWithGlutes(double glutes) {
     return RegionValues.of(
         region ->
-            region.group().equals("quads") ? 0.8 : region.group().equals("glutes") ? glutes : 0.1);
+            region.group() == RegionGroup.QUADS
+                ? 0.8
+                : region.group() == RegionGroup.GLUTES ? glutes : 0.1);
   }
 
   @Test

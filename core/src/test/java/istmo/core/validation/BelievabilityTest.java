@@ -3,7 +3,7 @@ package istmo.core.validation;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import istmo.core.SameFigures;
-import istmo.core.anatomy.Regions;
+import istmo.core.anatomy.Region;
 import istmo.core.body.Body;
 import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
@@ -21,6 +21,7 @@ import istmo.core.ranking.order.Orders;
 import istmo.core.stimulus.School;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -235,7 +236,7 @@ class BelievabilityTest {
 
   private static Map<String, List<String>> aims() {
     Map<String, List<String>> aims = new LinkedHashMap<>();
-    Regions.standard().all().forEach(region -> aims.put(region.id(), List.of(region.id())));
+    Arrays.asList(Region.values()).forEach(region -> aims.put(region.id(), List.of(region.id())));
     TOGETHER.forEach((name, ids) -> aims.put(name, List.of(ids.split(" "))));
     return aims;
   }
@@ -251,7 +252,7 @@ class BelievabilityTest {
   private static String groupOf(String region) {
     return region.startsWith("GMED") || region.equals("GMIN")
         ? "side glute"
-        : Regions.standard().get(region).group();
+        : Region.of(region).group().id();
   }
 
   /** What came of all orders. */
@@ -360,7 +361,7 @@ class BelievabilityTest {
             Cautions.none(),
             Profile.unknown(),
             gym,
-            new Aim(weights, Set.of()),
+            Aim.of(weights, Set.of()),
             School.STRETCH,
             Optional.empty()),
         evaluations);

@@ -2,8 +2,9 @@ package istmo.core.validation;
 
 import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Muscles;
+import istmo.core.anatomy.Region;
+import istmo.core.anatomy.RegionGroup;
 import istmo.core.anatomy.RegionValues;
-import istmo.core.anatomy.Regions;
 import istmo.core.body.Body;
 import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
@@ -182,7 +183,7 @@ final class ExerciseChecks {
             kubo,
             2,
             99,
-            vasti(deep) / deep.get("RF"),
+            vasti(deep) / deep.get(Region.RF),
             ""));
     rows.add(
         Row.within(
@@ -202,15 +203,15 @@ final class ExerciseChecks {
             "C100",
             "vastus lateralis over medialis, wide stance against narrow",
             paoli,
-            wide.get("VL") / wide.get("VM"),
-            narrow.get("VL") / narrow.get("VM")));
+            wide.get(Region.VL) / wide.get(Region.VM),
+            narrow.get(Region.VL) / narrow.get(Region.VM)));
     rows.add(
         Row.more(
             "C100",
             "adductor longus, wide stance against narrow (hangs on the sideways grip of the foot)",
             paoli,
-            wide.get("AL"),
-            narrow.get("AL")));
+            wide.get(Region.AL),
+            narrow.get(Region.AL)));
     rows.add(
         Row.more(
             "C100",
@@ -226,15 +227,15 @@ final class ExerciseChecks {
             "middle glute, the floor spread against the feet pulled together, half of the grip"
                 + " each",
             PRACTICE,
-            spread.get("GMEDP"),
-            squeezed.get("GMEDP")));
+            spread.get(Region.GMEDP),
+            squeezed.get(Region.GMEDP)));
     rows.add(
         Row.more(
             "T",
             "adductor longus, the feet pulled together against the floor spread",
             PRACTICE,
-            squeezed.get("AL"),
-            spread.get("AL")));
+            squeezed.get(Region.AL),
+            spread.get(Region.AL)));
     RegionValues away = stimulus("thrust", Map.of("away", 0.8));
     RegionValues in = stimulus("thrust", Map.of("away", -0.8));
     rows.add(
@@ -352,8 +353,8 @@ final class ExerciseChecks {
             "T",
             "rectus femoris, feet low against high at the same knee bend",
             PRACTICE,
-            regionValues.get("RF"),
-            values.get("RF")));
+            regionValues.get(Region.RF),
+            values.get(Region.RF)));
     Evaluation usual = evaluate(MAN, "leg-press/low");
     Evaluation stiff =
         evaluate(MAN.withDorsiflexionLimit(Intake.Ankle.STIFF.dorsiflexionRad()), "leg-press/low");
@@ -450,15 +451,18 @@ final class ExerciseChecks {
             "C108",
             "two-joint hamstrings, seated curl against lying (14 against 9 % growth of all)",
             maeo,
-            (values.get("BFL") + values.get("ST") + values.get("SM")) / 3,
-            (regionValues.get("BFL") + regionValues.get("ST") + regionValues.get("SM")) / 3));
+            (values.get(Region.BFL) + values.get(Region.ST) + values.get(Region.SM)) / 3,
+            (regionValues.get(Region.BFL)
+                    + regionValues.get(Region.ST)
+                    + regionValues.get(Region.SM))
+                / 3));
     rows.add(
         Row.alike(
             "C108",
             "biceps femoris short head, seated against lying",
             maeo,
-            values.get("BFS"),
-            regionValues.get("BFS")));
+            values.get(Region.BFS),
+            regionValues.get(Region.BFS)));
     RegionValues upright = stimulus("leg-extension", Map.of());
     RegionValues reclined = stimulus("leg-extension", Map.of("hipAngle", 40.0));
     rows.add(
@@ -466,8 +470,8 @@ final class ExerciseChecks {
             "T",
             "rectus femoris, leg extension leaned back against upright",
             PRACTICE,
-            reclined.get("RF"),
-            upright.get("RF")));
+            reclined.get(Region.RF),
+            upright.get(Region.RF)));
     rows.add(
         Row.alike(
             "T",
@@ -491,8 +495,8 @@ final class ExerciseChecks {
             "NOTES",
             "rectus femoris, leg extension leaned back against squat",
             "Kubo et al. 2019 saw none in squats; " + PRACTICE,
-            reclined.get("RF"),
-            squat.get("RF")));
+            reclined.get(Region.RF),
+            squat.get(Region.RF)));
     RegionValues standing = stimulus("standing-calf", Map.of());
     RegionValues seatedCalf = stimulus("seated-calf", Map.of());
     rows.add(
@@ -500,33 +504,34 @@ final class ExerciseChecks {
             "T",
             "gastrocnemius, straight-knee calf raise against seated",
             "Kinoshita et al. 2023 (MRI, from memory); " + PRACTICE,
-            standing.get("GASM"),
-            seatedCalf.get("GASM")));
+            standing.get(Region.GASM),
+            seatedCalf.get(Region.GASM)));
     rows.add(
         Row.alike(
             "T",
             "soleus, straight-knee calf raise against seated",
             "Kinoshita et al. 2023 (MRI, from memory)",
-            standing.get("SOL"),
-            seatedCalf.get("SOL")));
+            standing.get(Region.SOL),
+            seatedCalf.get(Region.SOL)));
     for (Exercise exercise : Catalogue.standard().exercises()) {
-      if (!exercise.group().isEmpty()) {
+      if (exercise.group().isPresent()) {
+        RegionGroup own = exercise.group().get();
         RegionValues byRegion = of(exercise.candidates().get(0).id());
-        Map<String, Double> groups = Stimulus.byGroup(byRegion);
+        Map<RegionGroup, Double> groups = Stimulus.byGroup(byRegion);
         double next =
             groups.entrySet().stream()
-                .filter(entry -> !entry.getKey().equals(exercise.group()))
+                .filter(entry -> entry.getKey() != own)
                 .mapToDouble(Map.Entry::getValue)
                 .max()
                 .orElse(0);
         rows.add(
             Row.holds(
                 "face",
-                exercise.name() + ": " + exercise.group() + " get at least twice any other group",
+                exercise.name() + ": " + own + " get at least twice any other group",
                 PRACTICE,
                 "≥ 2",
-                ratio(groups.get(exercise.group()), next),
-                Stimulus.faceCheckMisses(byRegion, exercise.group()).isEmpty()));
+                ratio(groups.get(own), next),
+                Stimulus.faceCheckMisses(byRegion, own).isEmpty()));
       }
     }
   }
@@ -581,8 +586,10 @@ final class ExerciseChecks {
             "T",
             "gluteus medius, step-up against back squat (balance on one leg)",
             PRACTICE,
-            (low.get("GMEDA") + low.get("GMEDP")) / 2,
-            (of("back-squat/high-bar").get("GMEDA") + of("back-squat/high-bar").get("GMEDP")) / 2));
+            (low.get(Region.GMEDA) + low.get(Region.GMEDP)) / 2,
+            (of("back-squat/high-bar").get(Region.GMEDA)
+                    + of("back-squat/high-bar").get(Region.GMEDP))
+                / 2));
     Posture rear =
         Bodies.posture(
             MAN,
@@ -662,22 +669,22 @@ final class ExerciseChecks {
             "",
             "biceps femoris long over short head, 45° hip extension against kneeling curl",
             bourne,
-            extension.get("BFL") / extension.get("BFS"),
-            nordic.get("BFL") / nordic.get("BFS")));
+            extension.get(Region.BFL) / extension.get(Region.BFS),
+            nordic.get(Region.BFL) / nordic.get(Region.BFS)));
     rows.add(
         Row.more(
             "",
             "biceps femoris short head, kneeling curl against 45° hip extension",
             bourne,
-            nordic.get("BFS"),
-            extension.get("BFS")));
+            nordic.get(Region.BFS),
+            extension.get(Region.BFS)));
     rows.add(
         Row.more(
             "",
             "semitendinosus over semimembranosus in the kneeling curl",
             bourne,
-            nordic.get("ST"),
-            nordic.get("SM")));
+            nordic.get(Region.ST),
+            nordic.get(Region.SM)));
     Posture conventional =
         Bodies.posture(MAN, "deadlift", Map.of("shin", 12.0, "stance", 0.32), 1, 120);
     Posture wide =
@@ -730,15 +737,15 @@ final class ExerciseChecks {
             "T09",
             "upper gluteus maximus over medius, abduction machine leaning forward against upright",
             PRACTICE,
-            leaning.get("GMAXU") / leaning.get("GMEDP"),
-            seat.get("GMAXU") / seat.get("GMEDP")));
+            leaning.get(Region.GMAXU) / leaning.get(Region.GMEDP),
+            seat.get(Region.GMAXU) / seat.get(Region.GMEDP)));
     rows.add(
         Row.more(
             "T",
             "adductor longus, adduction machine against any squat",
             PRACTICE,
-            of("adduction-machine/usual").get("AL"),
-            of("back-squat/wide").get("AL")));
+            of("adduction-machine/usual").get(Region.AL),
+            of("back-squat/wide").get(Region.AL)));
   }
 
   private static void knees(List<Row> rows) {
@@ -751,7 +758,7 @@ final class ExerciseChecks {
             "Pedrosa et al. 2022, twelve weeks, ultrasound, from memory",
             1,
             1.8,
-            half.get("RF") / extension.get("RF"),
+            half.get(Region.RF) / extension.get(Region.RF),
             ""));
     RegionValues lean = of("lean-back/usual");
     rows.add(
@@ -759,30 +766,30 @@ final class ExerciseChecks {
             "T",
             "rectus femoris over vasti, kneeling lean-back against upright leg extension",
             PRACTICE,
-            lean.get("RF") / vasti(lean),
-            extension.get("RF") / vasti(extension)));
+            lean.get(Region.RF) / vasti(lean),
+            extension.get(Region.RF) / vasti(extension)));
     rows.add(
         Row.more(
             "T",
             "rectus femoris over vasti, sissy squat against back squat",
             PRACTICE,
-            of("sissy-squat/usual").get("RF") / vasti(of("sissy-squat/usual")),
-            of("back-squat/high-bar").get("RF") / vasti(of("back-squat/high-bar"))));
+            of("sissy-squat/usual").get(Region.RF) / vasti(of("sissy-squat/usual")),
+            of("back-squat/high-bar").get(Region.RF) / vasti(of("back-squat/high-bar"))));
     RegionValues straight = of("standing-calf-raise/usual");
     rows.add(
         Row.alike(
             "NOTES",
             "gastrocnemius, bent-over calf raise against standing: it does not cross the hip",
             "anatomy",
-            of("bent-over-calf-raise/usual").get("GASM"),
-            straight.get("GASM")));
+            of("bent-over-calf-raise/usual").get(Region.GASM),
+            straight.get(Region.GASM)));
     rows.add(
         Row.more(
             "T",
             "shin muscles, shin raise against anything else",
             PRACTICE,
-            of("shin-raise/hanging").get("TA"),
-            of("deadlift/conventional").get("TA")));
+            of("shin-raise/hanging").get(Region.TA),
+            of("deadlift/conventional").get(Region.TA)));
     // T20: no rest is modelled between sets, so only the first count can be asked: what the hands
     // have to give for ten
     Analysis curl = analysis("kneeling-curl/usual");
@@ -821,14 +828,14 @@ final class ExerciseChecks {
                   new Cautions(List.of(), List.of(), List.of()),
                   Profile.unknown(),
                   everything,
-                  new Aim(Map.of(region, 3), Set.of()),
+                  Aim.of(Map.of(region, 3), Set.of()),
                   School.STRETCH,
                   Optional.empty());
           String first = Orders.order(brief, all).firstPick().orElseThrow().candidateId();
           rows.add(
               Row.holds(
                   "face",
-                  "first pick for " + Regions.standard().get(region).coachName(),
+                  "first pick for " + Region.of(region).coachName(),
                   PRACTICE,
                   kind.replace("|", ", "),
                   first,
@@ -925,23 +932,27 @@ final class ExerciseChecks {
   }
 
   private static double gmax(RegionValues values) {
-    return (values.get("GMAXU") + values.get("GMAXM") + values.get("GMAXL")) / 3;
+    return (values.get(Region.GMAXU) + values.get(Region.GMAXM) + values.get(Region.GMAXL)) / 3;
   }
 
   private static double vasti(RegionValues values) {
-    return (values.get("VL") + values.get("VM") + values.get("VI")) / 3;
+    return (values.get(Region.VL) + values.get(Region.VM) + values.get(Region.VI)) / 3;
   }
 
   private static double hamstrings(RegionValues values) {
-    return (values.get("BFL") + values.get("BFS") + values.get("ST") + values.get("SM")) / 4;
+    return (values.get(Region.BFL)
+            + values.get(Region.BFS)
+            + values.get(Region.ST)
+            + values.get(Region.SM))
+        / 4;
   }
 
   private static double adductors(RegionValues values) {
-    return (values.get("AL")
-            + values.get("AB")
-            + values.get("GRA")
-            + values.get("AMA")
-            + values.get("AMI"))
+    return (values.get(Region.AL)
+            + values.get(Region.AB)
+            + values.get(Region.GRA)
+            + values.get(Region.AMA)
+            + values.get(Region.AMI))
         / 5;
   }
 }

@@ -1,6 +1,6 @@
 package istmo.core.validation;
 
-import istmo.core.anatomy.Muscles;
+import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionValues;
 import istmo.core.body.Body;
 import istmo.core.equipment.GymEquipment;
@@ -51,9 +51,9 @@ record PracticeRows(int all, int without, int with, int surely, int surelyWithou
     RegionValues stimulus = ScoredCandidate.of(computed, evidence, Experience.NONE).stimulus();
     double sum = 0;
     double volume = 0;
-    for (String id : finding.regionsA()) {
-      double v = Muscles.standard().get(id).volumeM3();
-      sum += v * stimulus.get(id);
+    for (Region region : finding.regionsA()) {
+      double v = region.muscle().volumeM3();
+      sum += v * stimulus.get(region);
       volume += v;
     }
     return sum / volume;

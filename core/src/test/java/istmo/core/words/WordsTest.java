@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import istmo.core.anatomy.Region;
 import istmo.core.movement.Hindrance;
 import istmo.core.movement.Obstacle;
 import istmo.core.quantity.Fact;
@@ -59,11 +60,11 @@ class WordsTest {
   void aStudyThatMovesNothingIsCitedWithoutADirection() {
     List<Reason.Cited> cited =
         List.of(new Reason.Cited("A 2019", 0.2), new Reason.Cited("B 2021", 0.001));
-    assertThat(RankingWords.of(new Reason.Studied("VL", Optional.of(0.19), cited)))
+    assertThat(RankingWords.of(new Reason.Studied(Region.VL, Optional.of(0.19), cited)))
         .isEqualTo(
             "Studies move the mechanics' figure for the outer quad (sweep) by +21 %: A 2019 (up),"
                 + " B 2021.");
-    assertThat(RankingWords.of(new Reason.Studied("VL", Optional.empty(), cited)))
+    assertThat(RankingWords.of(new Reason.Studied(Region.VL, Optional.empty(), cited)))
         .startsWith("Studies leave the mechanics' figure where it is");
   }
 

@@ -5,6 +5,7 @@ import istmo.app.platform.MayBeMissing;
 import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Muscle;
 import istmo.core.anatomy.Muscles;
+import istmo.core.anatomy.RegionValues;
 import istmo.core.body.Body;
 import istmo.core.body.Sex;
 import istmo.core.mechanics.Analyser;
@@ -230,7 +231,7 @@ class AnalysisController {
         limiters(analysis.limiters()),
         SimulatedSetView.of(analysis.set()),
         analysis.worstResidualNm(),
-        Stimulus.byRegion(analysis, school).asMap(),
+        byRegion(Stimulus.byRegion(analysis, school)),
         FactView.of(analysis.cautions()),
         FactView.of(analysis.notes()),
         analysis.points().stream().map(AnalysisController::point).toList());
@@ -280,6 +281,12 @@ class AnalysisController {
         byMuscle(point.passiveTension()),
         arms,
         point.backActivation());
+  }
+
+  private static Map<String, Double> byRegion(RegionValues values) {
+    Map<String, Double> map = new LinkedHashMap<>();
+    values.asMap().forEach((region, value) -> map.put(region.id(), value));
+    return map;
   }
 
   private static Map<String, Double> byMuscle(double[] values) {

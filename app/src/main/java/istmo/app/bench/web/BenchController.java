@@ -8,9 +8,7 @@ import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Rounded;
 import istmo.app.schools.Schools;
 import istmo.core.anatomy.Coordinate;
-import istmo.core.anatomy.Muscles;
 import istmo.core.anatomy.Region;
-import istmo.core.anatomy.Regions;
 import istmo.core.body.Cautions;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.drawing.Grips;
@@ -160,7 +158,7 @@ class BenchController {
                         .map(
                             regionChange ->
                                 new ChangeView(
-                                    regionChange.regionId(),
+                                    regionChange.region().id(),
                                     Rounded.of(regionChange.from()),
                                     Rounded.of(regionChange.to()),
                                     regionChange.toldApart()))
@@ -289,8 +287,8 @@ class BenchController {
 
   private static Map<String, StripView> strips(Analysis analysis, School school) {
     Map<String, StripView> strips = new LinkedHashMap<>();
-    for (Region region : Regions.standard().all()) {
-      int muscle = Muscles.standard().indexOf(region.muscleShares().keySet().iterator().next());
+    for (Region region : Region.values()) {
+      int muscle = region.muscleIndex();
       strips.put(
           region.id(),
           new StripView(

@@ -53,7 +53,7 @@ class BestSetupController {
     }
 
     Aim wanted() {
-      return new Aim(aim == null ? Map.of() : aim, keepOut == null ? Set.of() : keepOut);
+      return Aim.of(aim == null ? Map.of() : aim, keepOut == null ? Set.of() : keepOut);
     }
   }
 

@@ -83,7 +83,7 @@ class ComparisonController {
     }
     School school = schools.get(input.school());
     Aim aim =
-        new Aim(
+        Aim.of(
             input.aim() == null ? Map.of() : input.aim(),
             input.keepOut() == null ? Set.of() : input.keepOut());
     List<Bench.SetupRequest> requests = requests(input);
@@ -132,7 +132,7 @@ class ComparisonController {
 
   private static RegionPointsView points(Comparison.Points points) {
     return new RegionPointsView(
-        points.regionId(),
+        points.region().id(),
         points.members().stream()
             .map(
                 member ->

@@ -4,8 +4,8 @@ import istmo.app.catalogue.OwnExercises;
 import istmo.app.catalogue.Variants;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.schools.Schools;
+import istmo.core.anatomy.BodyArea;
 import istmo.core.anatomy.Region;
-import istmo.core.anatomy.Regions;
 import istmo.core.body.Caution;
 import istmo.core.body.Habit;
 import istmo.core.body.PainFlag;
@@ -194,8 +194,8 @@ class CatalogueController {
           x.alsoCalled(),
           x.needs().stream().sorted().toList(),
           x.does().stream().sorted().toList(),
-          List.copyOf(x.mainly()),
-          List.copyOf(x.partly()),
+          BodyArea.ids(x.mainly()),
+          BodyArea.ids(x.partly()),
           x.knee(),
           x.hip(),
           x.back(),
@@ -245,7 +245,7 @@ class CatalogueController {
   CatalogueView catalogue() {
     List<Variants.Own> own = variants.all();
     return new CatalogueView(
-        Regions.standard().all().stream().map(CatalogueController::region).toList(),
+        Arrays.stream(Region.values()).map(CatalogueController::region).toList(),
         Equipment.all().stream()
             .map(item -> new EquipmentView(item.id(), item.name(), item.alsoCalled(), item.group()))
             .toList(),
@@ -328,8 +328,8 @@ class CatalogueController {
         region.id(),
         region.coachName(),
         region.anatomicalName(),
-        region.group(),
-        region.steer(),
+        region.group().id(),
+        region.steer().name(),
         region.column(),
         region.row());
   }

@@ -7,6 +7,7 @@ import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Needed;
 import istmo.app.sessions.PrescriptionDocument;
 import istmo.app.sessions.SetLog;
+import istmo.core.anatomy.BodyArea;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
 import istmo.core.quantity.InvalidInput;
@@ -20,7 +21,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -95,7 +95,7 @@ class FloorChangesController {
               side == null ? Side.NONE : side,
               Optional.ofNullable(range),
               Optional.ofNullable(tempoKept),
-              felt == null ? Set.of() : Set.copyOf(felt),
+              BodyArea.all("felt", felt == null ? List.of() : felt),
               hurt);
       return new Message.OfSet(
           sessionId,

@@ -7,7 +7,7 @@ import istmo.app.floor.web.FloorViews.FloorSetView;
 import istmo.app.floor.web.FloorViews.FloorView;
 import istmo.app.floor.web.FloorViews.PainAdviceView;
 import istmo.app.sessions.Session;
-import istmo.core.anatomy.Regions;
+import istmo.core.anatomy.Region;
 import istmo.core.body.PainFlag;
 import istmo.core.record.Pain;
 import istmo.core.words.Words;
@@ -85,8 +85,9 @@ class FloorController {
                             .toList()))
             .toList(),
         PAIN,
-        Regions.standard().all().stream()
-            .map(region -> new FloorRegionView(region.id(), region.coachName(), region.group()))
+        Arrays.stream(Region.values())
+            .map(
+                region -> new FloorRegionView(region.id(), region.coachName(), region.group().id()))
             .toList(),
         clock.instant());
   }

@@ -5,6 +5,7 @@ import istmo.app.platform.LoadingView;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Rounded;
 import istmo.app.sessions.PrescriptionDocument;
+import istmo.core.anatomy.BodyArea;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
 import istmo.core.catalogue.AnyExercise;
@@ -97,7 +98,7 @@ final class FloorViews {
           record.done().reserve(),
           record.range().orElse(null),
           record.tempoKept().orElse(null),
-          List.copyOf(record.felt()),
+          BodyArea.ids(record.felt()),
           record.pain().map(felt -> new PainView(felt.joint(), felt.level())).orElse(null),
           at);
     }

@@ -66,7 +66,7 @@ class OrderController {
       Boolean stiffToday) {
     OrderBook.OrderRequest request(Schools schools) {
       new Needed().field("clientId", clientId).field("gymId", gymId).check();
-      Aim wanted = new Aim(aim == null ? Map.of() : aim, keepOut == null ? Set.of() : keepOut);
+      Aim wanted = Aim.of(aim == null ? Map.of() : aim, keepOut == null ? Set.of() : keepOut);
       Weights weighed =
           new Weights(
               preset == null ? Weights.Preset.GROWTH : Weights.Preset.get(preset),

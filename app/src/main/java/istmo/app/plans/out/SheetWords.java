@@ -2,7 +2,6 @@ package istmo.app.plans.out;
 
 import istmo.app.plans.Plan;
 import istmo.core.anatomy.Region;
-import istmo.core.anatomy.Regions;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.movement.SetupParameter;
 import istmo.core.plan.Offer;
@@ -120,8 +119,7 @@ public final class SheetWords {
   /** The brief line. */
   static String brief(Plan plan) {
     String aim =
-        Regions.standard().all().stream()
-            .filter(region -> plan.aim().weights().containsKey(region.id()))
+        plan.aim().weights().keySet().stream()
             .map(Region::coachName)
             .collect(Collectors.joining(", "));
     String out =
@@ -130,10 +128,10 @@ public final class SheetWords {
             : "; avoid "
                 + plan.aim().keepOut().stream()
                     .map(
-                        id ->
-                            id.equals(Regions.LOWER_BACK)
-                                ? "lower back"
-                                : Regions.standard().get(id).coachName())
+                        area ->
+                            area instanceof Region region
+                                ? region.coachName()
+                                : area.group().word())
                     .collect(Collectors.joining(", "));
     return "For "
         + plan.client().name()

@@ -279,7 +279,7 @@ class PlanController {
         .map(
             shortfall ->
                 new ShortfallView(
-                    shortfall.region(),
+                    shortfall.region().id(),
                     Rounded.of(shortfall.has()),
                     shortfall.asked(),
                     FactView.of((Record) shortfall.reason(), PlanWords.of(shortfall)),

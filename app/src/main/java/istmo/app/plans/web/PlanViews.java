@@ -9,8 +9,8 @@ import istmo.app.platform.LoadingView;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Rounded;
 import istmo.app.sessions.PrescriptionDocument;
+import istmo.core.anatomy.BodyArea;
 import istmo.core.anatomy.Region;
-import istmo.core.anatomy.Regions;
 import istmo.core.catalogue.Candidate;
 import istmo.core.plan.Block;
 import istmo.core.plan.Coverage;
@@ -316,14 +316,14 @@ final class PlanViews {
                         Rounded.of(has),
                         Rounded.of(Required.entry(plan.targets().functions(), function)))));
     Map<String, Double> filled = new LinkedHashMap<>();
-    for (Region region : Regions.standard().all()) {
-      filled.put(region.id(), Rounded.of(coverage.filled(region.id(), plan.targets().least())));
+    for (Region region : Region.values()) {
+      filled.put(region.id(), Rounded.of(coverage.filled(region, plan.targets().least())));
     }
     return new CoverageView(
         Rounded.of(coverage.sets()),
         filled,
         Rounded.of(plan.targets().least()),
-        List.copyOf(plan.targets().held()),
+        BodyArea.ids(plan.targets().held()),
         functions,
         Rounded.of(coverage.front()),
         Rounded.of(coverage.back()),

@@ -6,6 +6,7 @@ import istmo.app.platform.LoadingView;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Rounded;
 import istmo.app.record.Records;
+import istmo.core.anatomy.BodyArea;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
 import istmo.core.catalogue.Trainable;
@@ -164,7 +165,7 @@ class RecordController {
           record.side(),
           record.range().orElse(null),
           record.tempoKept().orElse(null),
-          List.copyOf(record.felt()),
+          BodyArea.ids(record.felt()),
           record.pain().map(felt -> felt.joint()).orElse(null),
           record.pain().map(felt -> felt.level()).orElse(null));
     }
@@ -294,7 +295,7 @@ class RecordController {
         overview.weeks().stream()
             .map(sets -> new WeekSetsView(sets.monday(), Rounded.of(sets.sets())))
             .toList(),
-        overview.asked(),
+        Rounded.of(overview.asked()),
         overview.unknown(),
         overview.by().map(session -> session.gym().name()).orElse(null));
   }
@@ -320,6 +321,7 @@ class RecordController {
                     names.apply(said.candidateId()).name(),
                     said.outing().sets().stream()
                         .flatMap(record -> record.felt().stream())
+                        .map(BodyArea::id)
                         .distinct()
                         .toList(),
                     said.outing().worstPain().map(pain -> pain.joint()).orElse(null),

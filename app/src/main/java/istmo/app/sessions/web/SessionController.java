@@ -159,7 +159,7 @@ class SessionController {
   SessionView start(@RequestBody SessionInput input) {
     new Needed().field("clientId", input.clientId()).field("gymId", input.gymId()).check();
     Aim aim =
-        new Aim(
+        Aim.of(
             input.aim() == null ? Map.of() : input.aim(),
             input.keepOut() == null ? Set.of() : input.keepOut());
     return view(

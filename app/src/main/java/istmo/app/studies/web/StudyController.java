@@ -3,6 +3,7 @@ package istmo.app.studies.web;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Rounded;
 import istmo.app.schools.Schools;
+import istmo.core.anatomy.BodyArea;
 import istmo.core.evidence.Claim;
 import istmo.core.evidence.Evidence;
 import istmo.core.evidence.Finding;
@@ -122,7 +123,7 @@ class StudyController {
           claim.id(),
           claim.topic(),
           claim.says(),
-          claim.regions(),
+          BodyArea.ids(claim.regions()),
           claim.sides().map(sides -> ClaimSideView.of(sides.first())).orElse(null),
           claim.sides().map(sides -> ClaimSideView.of(sides.second())).orElse(null),
           claim.expects().orElse(null),

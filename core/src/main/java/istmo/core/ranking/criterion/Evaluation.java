@@ -1,5 +1,6 @@
 package istmo.core.ranking.criterion;
 
+import istmo.core.anatomy.RegionGroup;
 import istmo.core.anatomy.RegionValues;
 import istmo.core.body.Body;
 import istmo.core.catalogue.Candidate;
@@ -77,8 +78,8 @@ public sealed interface Evaluation {
   /** With straps; bare hands end the set at so much for ten repetitions, kg. */
   record WithStraps(double bareKg) implements Fact {}
 
-  /** Regions, by coach's name, that get more of a machine than its own group should leave them. */
-  record NotBelievable(List<String> regions, String group) implements Fact {}
+  /** Groups that get more of a machine than its own group should leave them. */
+  record NotBelievable(List<RegionGroup> groups, RegionGroup group) implements Fact {}
 
   /** Evaluates a candidate with a given analyser, which must be one for {@code body}. */
   static Evaluation of(
@@ -140,11 +141,12 @@ public sealed interface Evaluation {
       Candidate candidate, Reach reach, Analysis analysis, School school) {
     Exercise exercise = Catalogue.standard().exerciseOf(candidate);
     RegionValues stimulus = Stimulus.byRegion(analysis, school);
-    if (!exercise.group().isEmpty()) {
-      List<String> misses = Stimulus.faceCheckMisses(stimulus, exercise.group());
+    if (exercise.group().isPresent()) {
+      RegionGroup own = exercise.group().get();
+      List<RegionGroup> misses = Stimulus.faceCheckMisses(stimulus, own);
       if (!misses.isEmpty()) {
         return new NotComputedWellEnough(
-            candidate, reach, analysis, new NotBelievable(misses, exercise.group()));
+            candidate, reach, analysis, new NotBelievable(misses, own));
       }
     }
     return new Computed(candidate, reach, analysis, stimulus);

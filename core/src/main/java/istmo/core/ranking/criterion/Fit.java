@@ -1,7 +1,8 @@
 package istmo.core.ranking.criterion;
 
+import istmo.core.anatomy.BodyArea;
+import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionValues;
-import istmo.core.anatomy.Regions;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisPoint;
 import istmo.core.ranking.brief.Aim;
@@ -20,13 +21,13 @@ public final class Fit {
   public static double of(Aim aim, RegionValues stimulus, Analysis analysis) {
     double weight = 0;
     double sum = 0;
-    for (Map.Entry<String, Integer> entry : aim.weights().entrySet()) {
+    for (Map.Entry<Region, Integer> entry : aim.weights().entrySet()) {
       weight += entry.getValue();
       sum += entry.getValue() * stimulus.get(entry.getKey());
     }
     double out = 0;
-    for (String id : aim.keepOut()) {
-      out += id.equals(Regions.LOWER_BACK) ? backActivation(analysis) : stimulus.get(id);
+    for (BodyArea area : aim.keepOut()) {
+      out += area instanceof Region region ? stimulus.get(region) : backActivation(analysis);
     }
     return sum / weight
         - (aim.keepOut().isEmpty() ? 0 : KEEP_OUT_SHARE * out / aim.keepOut().size());

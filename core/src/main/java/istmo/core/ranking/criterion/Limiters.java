@@ -1,7 +1,7 @@
 package istmo.core.ranking.criterion;
 
 import istmo.core.anatomy.Muscles;
-import istmo.core.anatomy.Regions;
+import istmo.core.anatomy.Region;
 import istmo.core.mechanics.Limiter;
 import istmo.core.mechanics.SimulatedSet;
 import java.util.Comparator;
@@ -44,15 +44,15 @@ public final class Limiters {
   /** Group by which limiters are named: the region's group, or lower back. */
   private static String group(String id) {
     return switch (id) {
-      case Regions.LOWER_BACK -> "lower back";
+      case "ERECTORS" -> "lower back";
       case SimulatedSet.BREATH -> "breath";
       case Limiter.GRIP -> "grip";
       case Limiter.BALANCE -> "balance";
       case "ABDOMINALS" -> "abdominals";
       default ->
-          Regions.standard().has(id)
-              ? Regions.standard().get(id).group()
-              : Muscles.standard().get(id).label();
+          Region.find(id)
+              .map(region -> region.group().word())
+              .orElseGet(() -> Muscles.standard().get(id).label());
     };
   }
 }

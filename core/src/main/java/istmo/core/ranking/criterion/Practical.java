@@ -1,11 +1,8 @@
 package istmo.core.ranking.criterion;
 
 import istmo.core.anatomy.Coordinate;
-import istmo.core.anatomy.Muscle;
-import istmo.core.anatomy.Muscles;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionValues;
-import istmo.core.anatomy.Regions;
 import istmo.core.body.Profile.TrainingAge;
 import istmo.core.body.Soreness;
 import istmo.core.catalogue.Exercise;
@@ -113,23 +110,20 @@ public final class Practical {
   /** Stimulus of the whole leg: the sum over regions, by volume. */
   public static double work(RegionValues stimulus) {
     double sum = 0;
-    for (Region region : Regions.standard().all()) {
-      sum += volume(region) * stimulus.get(region.id());
+    for (Region region : Region.values()) {
+      sum += volume(region) * stimulus.get(region);
     }
     return sum;
   }
 
   private static double aimedWork(Aim aim, RegionValues stimulus) {
     return aim.weights().keySet().stream()
-        .mapToDouble(id -> volume(Regions.standard().get(id)) * stimulus.get(id))
+        .mapToDouble(region -> volume(region) * stimulus.get(region))
         .sum();
   }
 
   private static double volume(Region region) {
-    return region.muscleShares().keySet().stream()
-        .map(Muscles.standard()::get)
-        .mapToDouble(Muscle::volumeM3)
-        .sum();
+    return region.muscle().volumeM3();
   }
 
   private void add(Criterion criterion, double value, Fact reason) {
@@ -144,7 +138,7 @@ public final class Practical {
   private void target() {
     double share =
         e.analysis().set().gaveOut().stream()
-            .filter(limiter -> brief.aim().weights().containsKey(limiter.id()))
+            .filter(limiter -> limiter.isOneOf(brief.aim().weights().keySet()))
             .mapToDouble(Limiter::share)
             .sum();
     add(
@@ -193,11 +187,8 @@ public final class Practical {
   private void curve() {
     List<AnalysisPoint> points = e.analysis().points();
     double[] counts = new double[points.size()];
-    for (Map.Entry<String, Integer> entry : brief.aim().weights().entrySet()) {
-      int muscle =
-          Muscles.standard()
-              .indexOf(
-                  Regions.standard().get(entry.getKey()).muscleShares().keySet().iterator().next());
+    for (Map.Entry<Region, Integer> entry : brief.aim().weights().entrySet()) {
+      int muscle = entry.getKey().muscleIndex();
       for (int k = 0; k < counts.length; k++) {
         counts[k] += entry.getValue() * Stimulus.tension(points.get(k), brief.school(), muscle);
       }

@@ -1,8 +1,9 @@
 package istmo.core.ranking.criterion;
 
+import istmo.core.anatomy.BodyArea;
 import istmo.core.anatomy.Region;
+import istmo.core.anatomy.RegionGroup;
 import istmo.core.anatomy.RegionValues;
-import istmo.core.anatomy.Regions;
 import istmo.core.body.Technique;
 import istmo.core.evidence.Evidence;
 import istmo.core.evidence.Point;
@@ -21,7 +22,7 @@ import java.util.stream.Collectors;
  * of it.
  *
  * @param said added to ln(stimulus) of each region, by its place in the list: what this client felt
- * @param stimulus by region id: the median of what mechanics and studies together leave possible
+ * @param stimulus by region: the median of what mechanics and studies together leave possible
  */
 public record ScoredCandidate(
     Evaluation.Computed evaluation, Evidence.At evidence, double[] said, RegionValues stimulus) {
@@ -30,7 +31,7 @@ public record ScoredCandidate(
    */
   private static final double MEANT = 0.7;
 
-  private static final List<Region> REGIONS = Regions.standard().all();
+  private static final List<Region> REGIONS = List.of(Region.values());
 
   /** A candidate with what studies, mechanics and this client's record say of it. */
   public static ScoredCandidate of(
@@ -55,7 +56,7 @@ public record ScoredCandidate(
     double[] said = new double[REGIONS.size()];
     if (!experience.isEmpty()) {
       double most = mechanics.stream().max().orElse(0);
-      Set<String> meant =
+      Set<RegionGroup> meant =
           REGIONS.stream()
               .filter(region -> mechanics.get(region) >= MEANT * most)
               .map(Region::group)
@@ -78,23 +79,23 @@ public record ScoredCandidate(
     Aim aim = brief.aim();
     double[] sum = new double[Evidence.DRAWS];
     double weight = aim.weights().values().stream().mapToDouble(Integer::doubleValue).sum();
-    aim.weights().forEach((id, w) -> add(sum, w / weight, id, brief));
-    for (String id : aim.keepOut()) {
+    aim.weights().forEach((region, w) -> add(sum, w / weight, region, brief));
+    for (BodyArea area : aim.keepOut()) {
       double share = -Fit.KEEP_OUT_SHARE / aim.keepOut().size();
-      if (id.equals(Regions.LOWER_BACK)) {
+      if (area instanceof Region region) {
+        add(sum, share, region, brief);
+      } else {
         double back = Fit.backActivation(evaluation.analysis());
         Arrays.setAll(sum, d -> sum[d] + share * back);
-      } else {
-        add(sum, share, id, brief);
       }
     }
     return sum;
   }
 
-  private void add(double[] sum, double factor, String id, Brief brief) {
-    double mechanics = evaluation.stimulus().get(id);
-    double[] draws = evidence.draws(index(id), brief.measured(), seen(brief));
-    double own = said[index(id)];
+  private void add(double[] sum, double factor, Region region, Brief brief) {
+    double mechanics = evaluation.stimulus().get(region);
+    double[] draws = evidence.draws(region.ordinal(), brief.measured(), seen(brief));
+    double own = said[region.ordinal()];
     for (int d = 0; d < sum.length; d++) {
       sum[d] +=
           factor
@@ -105,15 +106,5 @@ public record ScoredCandidate(
 
   private Map<String, Technique.Seen> seen(Brief brief) {
     return brief.body().technique().of(evaluation.candidate().exerciseId());
-  }
-
-  /** Index of a region in arrays by region. */
-  public static int index(String regionId) {
-    for (int r = 0; r < REGIONS.size(); r++) {
-      if (REGIONS.get(r).id().equals(regionId)) {
-        return r;
-      }
-    }
-    throw new IllegalArgumentException(regionId);
   }
 }

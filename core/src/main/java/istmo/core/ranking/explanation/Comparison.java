@@ -2,7 +2,6 @@ package istmo.core.ranking.explanation;
 
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionValues;
-import istmo.core.anatomy.Regions;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.evidence.Evidence;
@@ -59,7 +58,7 @@ public record Comparison(
   private static final int MOST_STUDIES = 5;
 
   /** One region: value, interval and chance of giving most, by member. */
-  public record Points(String regionId, List<Member> members) {}
+  public record Points(Region region, List<Member> members) {}
 
   /** One exercise at a region: its stimulus with an 80 % interval, and how likely it gives most. */
   public record Member(double value, double low, double high, double chanceOfMost) {}
@@ -99,15 +98,15 @@ public record Comparison(
                     ScoredCandidate.said(
                         side.candidate().id(), side.stimulus(), brief.experience()))
             .toList();
-    for (Region region : Regions.standard().all()) {
-      regions.add(points(brief, sides, at, said, region.id()));
+    for (Region region : Region.values()) {
+      regions.add(points(brief, sides, at, said, region));
     }
     List<ComparisonFact> facts = new ArrayList<>();
     brief
         .aim()
         .weights()
         .keySet()
-        .forEach(id -> facts.add(gives(regions.get(ScoredCandidate.index(id)), sides)));
+        .forEach(region -> facts.add(gives(regions.get(region.ordinal()), sides)));
     facts.addAll(others(regions, brief.aim(), sides));
     facts.add(ends(sides));
     angles(sides, facts);
@@ -124,11 +123,11 @@ public record Comparison(
         facts.add(new ComparisonFact.ClientSaid(candidate.name(), told));
       }
     }
-    String most =
+    Region most =
         brief.aim().weights().entrySet().stream()
             .max(Map.Entry.comparingByValue())
             .map(Map.Entry::getKey)
-            .orElse(regions.get(0).regionId());
+            .orElse(regions.get(0).region());
     return new Comparison(
         List.copyOf(regions),
         criteria(brief, sides, regions),
@@ -138,12 +137,12 @@ public record Comparison(
 
   /** The studies that move the figure of a region most, those that compare two of these first. */
   private static List<Posterior.Influence> studies(
-      List<Side> sides, List<Evidence.At> at, String region) {
+      List<Side> sides, List<Evidence.At> at, Region region) {
     Set<String> exercises =
         sides.stream().map(side -> side.candidate().exerciseId()).collect(Collectors.toSet());
     Set<String> seen = new LinkedHashSet<>();
     return at.stream()
-        .flatMap(there -> there.influences(ScoredCandidate.index(region)).stream())
+        .flatMap(there -> there.influences(region.ordinal()).stream())
         .filter(influence -> Math.abs(influence.shift()) >= TELLING)
         .filter(influence -> influence.finding().tellsOf(exercises, region))
         .sorted(
@@ -161,11 +160,8 @@ public record Comparison(
     List<RegionValues> stimulus = new ArrayList<>();
     for (int i = 0; i < sides.size(); i++) {
       int side = i;
-      Map<String, Double> byId =
-          regions.stream()
-              .collect(
-                  Collectors.toMap(Points::regionId, points -> points.members().get(side).value()));
-      stimulus.add(RegionValues.of(region -> byId.getOrDefault(region.id(), 0.0)));
+      stimulus.add(
+          RegionValues.of(region -> regions.get(region.ordinal()).members().get(side).value()));
     }
     double most = stimulus.stream().mapToDouble(Practical::work).max().orElse(0);
     List<List<Criterion>> result = new ArrayList<>();
@@ -185,12 +181,12 @@ public record Comparison(
   }
 
   private static Points points(
-      Brief brief, List<Side> sides, List<Evidence.At> at, List<double[]> said, String id) {
-    int r = ScoredCandidate.index(id);
+      Brief brief, List<Side> sides, List<Evidence.At> at, List<double[]> said, Region region) {
+    int r = region.ordinal();
     double[][] draws = new double[sides.size()][Evidence.DRAWS];
     double[] value = new double[sides.size()];
     for (int i = 0; i < draws.length; i++) {
-      double mechanics = sides.get(i).stimulus().get(id) + Stimulus.FLOOR;
+      double mechanics = sides.get(i).stimulus().get(region) + Stimulus.FLOOR;
       double own = said.get(i)[r];
       value[i] = Math.max(0, mechanics * Math.exp(at.get(i).shift(r) + own) - Stimulus.FLOOR);
       double[] deviation =
@@ -222,14 +218,14 @@ public record Comparison(
               draws[i][Evidence.DRAWS - 1 - low],
               wins[i] / (double) Evidence.DRAWS));
     }
-    return new Points(id, List.copyOf(members));
+    return new Points(region, List.copyOf(members));
   }
 
   private static ComparisonFact gives(Points points, List<Side> sides) {
     int best = best(points);
     double value = points.members().get(best).value();
     if (value < Difference.SMALLEST) {
-      return new ComparisonFact.NoneTrains(points.regionId());
+      return new ComparisonFact.NoneTrains(points.region());
     }
     String name = sides.get(best).candidate().name();
     double chance = points.members().get(best).chanceOfMost();
@@ -240,7 +236,7 @@ public record Comparison(
           near.add(sides.get(i).candidate().name());
         }
       }
-      return new ComparisonFact.HardlyMore(name, points.regionId(), near, chance);
+      return new ComparisonFact.HardlyMore(name, points.region(), near, chance);
     }
     double next = 0;
     for (int i = 0; i < sides.size(); i++) {
@@ -248,7 +244,7 @@ public record Comparison(
     }
     OptionalDouble times =
         next < Difference.SMALLEST ? OptionalDouble.empty() : OptionalDouble.of(value / next);
-    return new ComparisonFact.TrainsMost(name, points.regionId(), times, chance);
+    return new ComparisonFact.TrainsMost(name, points.region(), times, chance);
   }
 
   private static int best(Points points) {
@@ -265,19 +261,19 @@ public record Comparison(
         regions.stream()
             .filter(
                 points ->
-                    !aim.weights().containsKey(points.regionId())
+                    !aim.weights().containsKey(points.region())
                         && points.members().get(best(points)).chanceOfMost() >= CLEARLY
                         && spread(points) > 4 * Difference.SMALLEST)
             .sorted(Comparator.comparingDouble(points -> -spread(points)))
             .limit(3)
             .toList();
-    Map<String, List<String>> by =
+    Map<String, List<Region>> by =
         told.stream()
             .collect(
                 Collectors.groupingBy(
                     points -> sides.get(best(points)).candidate().name(),
                     LinkedHashMap::new,
-                    Collectors.mapping(Points::regionId, Collectors.toList())));
+                    Collectors.mapping(Points::region, Collectors.toList())));
     return by.entrySet().stream()
         .<ComparisonFact>map(
             entry -> new ComparisonFact.OutsideAim(entry.getKey(), entry.getValue()))

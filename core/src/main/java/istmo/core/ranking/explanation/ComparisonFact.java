@@ -1,5 +1,6 @@
 package istmo.core.ranking.explanation;
 
+import istmo.core.anatomy.Region;
 import istmo.core.quantity.Fact;
 import istmo.core.ranking.setup.BottomAngle;
 import istmo.core.ranking.setup.DifferenceFact.Named;
@@ -12,18 +13,18 @@ public sealed interface ComparisonFact extends Fact {
   record TooFewComputed() implements ComparisonFact {}
 
   /** None of them does anything for a region. */
-  record NoneTrains(String region) implements ComparisonFact {}
+  record NoneTrains(Region region) implements ComparisonFact {}
 
   /** One trains a region a little more than these, or than the next; too little to count. */
-  record HardlyMore(String name, String region, List<String> than, double chance)
+  record HardlyMore(String name, Region region, List<String> than, double chance)
       implements ComparisonFact {}
 
   /** One trains a region most; so many times the next, empty where nothing else does. */
-  record TrainsMost(String name, String region, OptionalDouble times, double chance)
+  record TrainsMost(String name, Region region, OptionalDouble times, double chance)
       implements ComparisonFact {}
 
   /** Regions outside of the aim that one trains more. */
-  record OutsideAim(String name, List<String> regions) implements ComparisonFact {}
+  record OutsideAim(String name, List<Region> regions) implements ComparisonFact {}
 
   /** Exercises that the same groups end first. */
   record EndedBy(List<String> groups, List<String> names) {}

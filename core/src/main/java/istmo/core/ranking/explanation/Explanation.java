@@ -1,8 +1,8 @@
 package istmo.core.ranking.explanation;
 
-import istmo.core.anatomy.Muscles;
+import istmo.core.anatomy.Region;
+import istmo.core.anatomy.RegionGroup;
 import istmo.core.anatomy.RegionValues;
-import istmo.core.anatomy.Regions;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Exercise;
 import istmo.core.equipment.Detail;
@@ -57,15 +57,15 @@ public final class Explanation {
       Brief brief,
       RegionValues bestByRegion,
       Exercise exercise,
-      String most,
+      Region most,
       List<Posterior.Influence> studies) {
     Evaluation.Computed computed = candidate.evaluation();
     Aim aim = brief.aim();
     List<Fact> reasons = new ArrayList<>();
-    List<Map.Entry<String, Integer>> aimed =
+    List<Map.Entry<Region, Integer>> aimed =
         aim.weights().entrySet().stream()
             .sorted(
-                Map.Entry.<String, Integer>comparingByValue()
+                Map.Entry.<Region, Integer>comparingByValue()
                     .reversed()
                     .thenComparing(Map.Entry.comparingByKey()))
             .toList();
@@ -74,15 +74,16 @@ public final class Explanation {
             aimed.stream()
                 .map(Map.Entry::getKey)
                 .map(
-                    id ->
+                    region ->
                         new Reason.RegionShare(
-                            id,
-                            candidate.stimulus().get(id) / Math.max(1e-9, bestByRegion.get(id))))
+                            region,
+                            candidate.stimulus().get(region)
+                                / Math.max(1e-9, bestByRegion.get(region))))
                 .toList()));
     reasons.add(where(computed, most, brief.school()));
     reasons.add(new Reason.GivesOutFirst(Limiters.byGroup(computed.analysis().set().gaveOut())));
     Map<Boolean, Double> shift =
-        candidate.evidence().influences(ScoredCandidate.index(most)).stream()
+        candidate.evidence().influences(most.ordinal()).stream()
             .collect(
                 Collectors.partitioningBy(
                     Explanation::ofPractice, Collectors.summingDouble(Posterior.Influence::shift)));
@@ -113,20 +114,20 @@ public final class Explanation {
    * What this client has said of an exercise, and what that does.
    *
    * @param said added to ln(stimulus) of each region, by its place in the list
-   * @param aimed ids of the regions that are told
+   * @param aimed the regions that are told
    * @param inOrder whether it moves the client's order, or a comparison as it does the order
    */
   static List<Fact> said(
       String candidateId,
       double[] said,
       Experience experience,
-      Collection<String> aimed,
+      Collection<Region> aimed,
       boolean inOrder) {
     List<Fact> facts = new ArrayList<>();
     experience.reports(candidateId).filter(Reports::saysAnything).ifPresent(facts::add);
     List<Reason.RegionShift> moved =
         aimed.stream()
-            .map(id -> new Reason.RegionShift(id, said[ScoredCandidate.index(id)]))
+            .map(region -> new Reason.RegionShift(region, said[region.ordinal()]))
             .filter(region -> Math.abs(region.shift()) >= 0.01)
             .toList();
     if (!moved.isEmpty()) {
@@ -167,7 +168,7 @@ public final class Explanation {
   }
 
   /** What the studies say beside the mechanics, and how far they move its figure. */
-  private static Reason studied(double shift, String region, List<Posterior.Influence> all) {
+  private static Reason studied(double shift, Region region, List<Posterior.Influence> all) {
     List<Posterior.Influence> studies =
         all.stream().filter(influence -> !ofPractice(influence)).toList();
     if (studies.isEmpty()) {
@@ -266,18 +267,15 @@ public final class Explanation {
     return matters == 0 ? Optional.empty() : Optional.of(new Reason.MachineKnown(known, matters));
   }
 
-  private static boolean aimsAtGroup(Aim aim, String group) {
-    return aim.weights().keySet().stream()
-        .anyMatch(id -> Regions.standard().get(id).group().equals(group));
+  private static boolean aimsAtGroup(Aim aim, RegionGroup group) {
+    return aim.weights().keySet().stream().anyMatch(region -> region.group() == group);
   }
 
-  private static Reason where(Evaluation.Computed computed, String regionId, School school) {
-    int muscle =
-        Muscles.standard()
-            .indexOf(Regions.standard().get(regionId).muscleShares().keySet().iterator().next());
+  private static Reason where(Evaluation.Computed computed, Region region, School school) {
+    int muscle = region.muscleIndex();
     AnalysisPoint peak = HeaviestLength.peak(computed.analysis(), school, muscle);
     double length = peak.fibreLength()[muscle];
-    return new Reason.HeaviestWhere(regionId, peak.phase(), HeaviestLength.at(length), length);
+    return new Reason.HeaviestWhere(region, peak.phase(), HeaviestLength.at(length), length);
   }
 
   /** What it costs: the back, and minutes to set up. */

@@ -1,5 +1,6 @@
 package istmo.core.ranking.explanation;
 
+import istmo.core.anatomy.Region;
 import istmo.core.quantity.Fact;
 import istmo.core.ranking.criterion.Limiters.GroupShare;
 import istmo.core.stimulus.HeaviestLength;
@@ -13,16 +14,16 @@ import java.util.Optional;
  */
 public sealed interface Reason extends Fact {
   /** A region, and what is added to ln(stimulus) of it. */
-  record RegionShift(String region, double shift) {}
+  record RegionShift(Region region, double shift) {}
 
   /** A region, and the share of the best here that it gets. */
-  record RegionShare(String region, double share) {}
+  record RegionShare(Region region, double share) {}
 
   /** What the aimed regions get, most aimed at first. */
   record Gives(List<RegionShare> regions) implements Reason {}
 
   /** Where in a repetition a region is loaded most, and at which length of its best. */
-  record HeaviestWhere(String region, double phase, HeaviestLength state, double length)
+  record HeaviestWhere(Region region, double phase, HeaviestLength state, double length)
       implements Reason {}
 
   /** What gives out first, greatest first. */
@@ -32,10 +33,10 @@ public sealed interface Reason extends Fact {
   record Cited(String citation, double shift) {}
 
   /** What studies add to the mechanics' figure of a region; empty where they leave it. */
-  record Studied(String region, Optional<Double> shift, List<Cited> studies) implements Reason {}
+  record Studied(Region region, Optional<Double> shift, List<Cited> studies) implements Reason {}
 
   /** No study was found that tells of a region here. */
-  record NoStudy(String region) implements Reason {}
+  record NoStudy(Region region) implements Reason {}
 
   /** What coaches agree on: it gives more, or less, than another. */
   record CoachesSay(boolean more, String than) {}

@@ -1,6 +1,5 @@
 package istmo.core.ranking.order;
 
-import istmo.core.anatomy.Regions;
 import istmo.core.ranking.Ranked;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.criterion.Limiters;
@@ -81,7 +80,7 @@ final class Leader {
   private static Optional<OrderFact> othersEndIt(Order.Entry first, Aim aim) {
     Set<String> groups =
         aim.weights().keySet().stream()
-            .map(region -> Regions.standard().get(region).group())
+            .map(region -> region.group().word())
             .collect(Collectors.toCollection(TreeSet::new));
     double share =
         Limiters.byGroup(first.evaluation().analysis().set().gaveOut()).stream()

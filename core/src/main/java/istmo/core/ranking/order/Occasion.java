@@ -1,5 +1,6 @@
 package istmo.core.ranking.order;
 
+import istmo.core.anatomy.Region;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.equipment.Equipment;
@@ -70,7 +71,7 @@ final class Occasion {
    */
   private static double worth(Brief brief, Collection<ScoredCandidate> open, Set<String> station) {
     double sum = 0;
-    for (Map.Entry<String, Integer> entry : brief.aim().weights().entrySet()) {
+    for (Map.Entry<Region, Integer> entry : brief.aim().weights().entrySet()) {
       double best =
           open.stream()
               .mapToDouble(candidate -> candidate.stimulus().get(entry.getKey()))

@@ -1,6 +1,7 @@
 package istmo.core.ranking.order;
 
 import istmo.core.anatomy.Coordinate;
+import istmo.core.anatomy.Region;
 import istmo.core.quantity.Fact;
 import java.util.List;
 
@@ -37,13 +38,13 @@ public sealed interface OrderFact extends Fact {
   record NothingTrainsThis(List<Order.Elsewhere> would) implements OrderFact {}
 
   /** A region at a joint, long or short. */
-  record Part(String region, Coordinate joint, boolean lengthened) {}
+  record Part(Region region, Coordinate joint, boolean lengthened) {}
 
   /** What one of a few exercises gives that the others do not: the first, and how many more. */
   record IsThereFor(String name, List<Part> parts, int more) implements OrderFact {}
 
   /** A region gets less by this share. */
-  record LessFor(String region, double share) implements OrderFact {}
+  record LessFor(Region region, double share) implements OrderFact {}
 
   /** A place that was and is; 0 for none. */
   record Moved(String name, int was, int is) implements OrderFact {}

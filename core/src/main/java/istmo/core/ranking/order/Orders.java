@@ -1,5 +1,6 @@
 package istmo.core.ranking.order;
 
+import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionValues;
 import istmo.core.body.Body;
 import istmo.core.catalogue.Candidate;
@@ -146,10 +147,10 @@ public final class Orders {
             alternatives(brief, open.values(), candidate -> candidate.fits(brief)),
             brief.weights().of(Weights.Criterion.FIT),
             Weights.Criterion.FIT.label());
-    String most =
+    Region most =
         brief.aim().weights().entrySet().stream()
             .max(
-                Map.Entry.<String, Integer>comparingByValue()
+                Map.Entry.<Region, Integer>comparingByValue()
                     .thenComparing(Map.Entry.comparingByKey(Comparator.reverseOrder())))
             .orElseThrow()
             .getKey();
@@ -211,7 +212,7 @@ public final class Orders {
       List<Ranked> ranked,
       Map<String, ScoredCandidate> open,
       RegionValues best,
-      String most) {
+      Region most) {
     ScoredCandidate candidate = Required.entry(open, place.id());
     Evaluation.Computed computed = candidate.evaluation();
     Exercise exercise = Catalogue.standard().exerciseOf(computed.candidate());
@@ -225,7 +226,7 @@ public final class Orders {
             brief.body().massKg(),
             brief.cautions().loadShare());
     List<Posterior.Influence> studies =
-        candidate.evidence().influences(ScoredCandidate.index(most)).stream()
+        candidate.evidence().influences(most.ordinal()).stream()
             .filter(influence -> Math.abs(influence.shift()) >= TELLING)
             .filter(influence -> influence.finding().tellsOf(List.of(exercise.id()), most))
             .limit(MOST_STUDIES)

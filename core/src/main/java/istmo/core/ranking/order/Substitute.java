@@ -1,19 +1,16 @@
 package istmo.core.ranking.order;
 
 import istmo.core.anatomy.Coordinate;
-import istmo.core.anatomy.Muscles;
 import istmo.core.anatomy.Region;
-import istmo.core.anatomy.Regions;
+import istmo.core.anatomy.RegionValues;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisPoint;
-import istmo.core.quantity.Required;
 import istmo.core.ranking.criterion.Evaluation;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
@@ -70,7 +67,7 @@ public record Substitute(
    * What makes an exercise alike to another beside its stimulus: mean loaded length of each region,
    * and how the work is spread over the joints.
    */
-  record Shape(Map<String, Double> loadedLengths, double[] jointShares) {}
+  record Shape(RegionValues loadedLengths, double[] jointShares) {}
 
   /** Shapes are worked out once for all comparisons of an order. */
   @SuppressWarnings("IdentityHashMapUsage") // equality by content would compare whole analyses
@@ -97,17 +94,16 @@ public record Substitute(
     double sizeB = 0;
     double lengths = 0;
     double weight = 0;
-    Map<String, Double> la = shapeA.loadedLengths();
-    Map<String, Double> lb = shapeB.loadedLengths();
-    for (Region region : Regions.standard().all()) {
-      double sa = computed.stimulus().get(region.id());
-      double sb = otherComputed.stimulus().get(region.id());
+    RegionValues la = shapeA.loadedLengths();
+    RegionValues lb = shapeB.loadedLengths();
+    for (Region region : Region.values()) {
+      double sa = computed.stimulus().get(region);
+      double sb = otherComputed.stimulus().get(region);
       squares += (sa - sb) * (sa - sb);
       sizeA += sa * sa;
       sizeB += sb * sb;
       double shared = Math.min(sa, sb);
-      lengths +=
-          shared * Math.abs(Required.entry(la, region.id()) - Required.entry(lb, region.id()));
+      lengths += shared * Math.abs(la.get(region) - lb.get(region));
       weight += shared;
     }
     double distance =
@@ -144,30 +140,29 @@ public record Substitute(
   }
 
   /** Mean fibre length of each region over the range, weighted by what counts there. */
-  private static Map<String, Double> loadedLengths(Evaluation.Computed computed, School school) {
-    Map<String, Double> result = new HashMap<>();
-    for (Region region : Regions.standard().all()) {
-      int muscle = Muscles.standard().indexOf(region.muscleShares().keySet().iterator().next());
-      double sum = 0;
-      double weight = 1e-9;
-      for (AnalysisPoint point : computed.analysis().points()) {
-        double t = Stimulus.tension(point, school, muscle);
-        sum += t * point.fibreLength()[muscle];
-        weight += t;
-      }
-      result.put(region.id(), sum / weight);
-    }
-    return result;
+  private static RegionValues loadedLengths(Evaluation.Computed computed, School school) {
+    return RegionValues.of(
+        region -> {
+          int muscle = region.muscleIndex();
+          double sum = 0;
+          double weight = 1e-9;
+          for (AnalysisPoint point : computed.analysis().points()) {
+            double t = Stimulus.tension(point, school, muscle);
+            sum += t * point.fibreLength()[muscle];
+            weight += t;
+          }
+          return sum / weight;
+        });
   }
 
   private static List<OrderFact.LessFor> lost(
       Evaluation.Computed missing, Evaluation.Computed here) {
-    return Regions.standard().all().stream()
-        .map(Region::id)
-        .filter(id -> missing.stimulus().get(id) > 0.3)
+    return Arrays.stream(Region.values())
+        .filter(region -> missing.stimulus().get(region) > 0.3)
         .map(
-            id ->
-                new OrderFact.LessFor(id, 1 - here.stimulus().get(id) / missing.stimulus().get(id)))
+            region ->
+                new OrderFact.LessFor(
+                    region, 1 - here.stimulus().get(region) / missing.stimulus().get(region)))
         .sorted(Comparator.comparingDouble(OrderFact.LessFor::share).reversed())
         .limit(2)
         .filter(less -> less.share() > TELLABLE)

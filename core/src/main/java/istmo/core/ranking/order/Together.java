@@ -1,9 +1,7 @@
 package istmo.core.ranking.order;
 
 import istmo.core.anatomy.Coordinate;
-import istmo.core.anatomy.Muscles;
 import istmo.core.anatomy.Region;
-import istmo.core.anatomy.Regions;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.mechanics.AnalysisPoint;
 import istmo.core.quantity.Required;
@@ -12,6 +10,7 @@ import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -54,12 +53,13 @@ public record Together(
     List<Member> all =
         entries.stream().map(entry -> new Member(entry, gives(entry, aim, school))).toList();
     Map<OrderFact.Part, Double> most = new LinkedHashMap<>();
-    Map<String, Double> ofRegion = new LinkedHashMap<>();
+    Map<Region, Double> ofRegion = new EnumMap<>(Region.class);
     for (Member member : all) {
       member.gives().forEach((cell, v) -> most.merge(cell, v, Math::max));
       aim.weights()
           .keySet()
-          .forEach(id -> ofRegion.merge(id, member.entry().stimulus().get(id), Math::max));
+          .forEach(
+              region -> ofRegion.merge(region, member.entry().stimulus().get(region), Math::max));
     }
     most.entrySet()
         .removeIf(
@@ -72,10 +72,10 @@ public record Together(
     }
     double[] weight = new double[cells.size()];
     for (int c = 0; c < weight.length; c++) {
-      String region = cells.get(c).region();
+      Region region = cells.get(c).region();
       weight[c] =
           Required.entry(aim.weights(), region)
-              / (double) cells.stream().filter(cell -> cell.region().equals(region)).count();
+              / (double) cells.stream().filter(cell -> cell.region() == region).count();
     }
     List<Member> near = new ArrayList<>();
     for (Member member : all) {
@@ -238,9 +238,8 @@ public record Together(
   private static Map<OrderFact.Part, Double> gives(Order.Entry entry, Aim aim, School school) {
     Map<OrderFact.Part, Double> result = new LinkedHashMap<>();
     List<AnalysisPoint> points = entry.evaluation().analysis().points();
-    for (String id : aim.weights().keySet()) {
-      Region region = Regions.standard().get(id);
-      int muscle = Muscles.standard().indexOf(region.muscleShares().keySet().iterator().next());
+    for (Region region : aim.weights().keySet()) {
+      int muscle = region.muscleIndex();
       double[] moved = new double[Coordinate.LEG];
       Arrays.setAll(
           moved,
@@ -260,9 +259,9 @@ public record Together(
       for (int c = 0; c < moved.length; c++) {
         Coordinate joint = Coordinate.values()[c];
         if (joint != Coordinate.HIP_INTERNAL_ROTATION && all > 0 && moved[c] / all > 0.05) {
-          double s = entry.stimulus().get(id) * moved[c] / all;
-          result.put(new OrderFact.Part(id, joint, true), s * lengthened / tension);
-          result.put(new OrderFact.Part(id, joint, false), s * (1 - lengthened / tension));
+          double s = entry.stimulus().get(region) * moved[c] / all;
+          result.put(new OrderFact.Part(region, joint, true), s * lengthened / tension);
+          result.put(new OrderFact.Part(region, joint, false), s * (1 - lengthened / tension));
         }
       }
     }

@@ -3,7 +3,6 @@ package istmo.core.ranking.setup;
 import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionValues;
-import istmo.core.anatomy.Regions;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisPoint;
 import istmo.core.ranking.criterion.Limiters;
@@ -39,7 +38,7 @@ public record Difference(List<RegionChange> changes, List<DifferenceFact> facts)
   private static final double TELLABLE_RATIO = 0.1;
 
   /** Change of one region's stimulus; {@code toldApart} when it is beyond the noise. */
-  public record RegionChange(String regionId, double from, double to, boolean toldApart) {}
+  public record RegionChange(Region region, double from, double to, boolean toldApart) {}
 
   /** What truly differs between two analyses; each with a name for sentences and its stimulus. */
   public static Difference between(
@@ -50,12 +49,12 @@ public record Difference(List<RegionChange> changes, List<DifferenceFact> facts)
       Analysis second,
       RegionValues secondStimulus) {
     List<RegionChange> changes = new ArrayList<>();
-    for (Region region : Regions.standard().all()) {
-      double from = firstStimulus.get(region.id());
-      double to = secondStimulus.get(region.id());
+    for (Region region : Region.values()) {
+      double from = firstStimulus.get(region);
+      double to = secondStimulus.get(region);
       changes.add(
           new RegionChange(
-              region.id(),
+              region,
               from,
               to,
               Math.abs(to - from) > Math.max(SMALLEST, TELLABLE * Math.max(from, to))));
@@ -87,9 +86,9 @@ public record Difference(List<RegionChange> changes, List<DifferenceFact> facts)
   }
 
   /** What changes beyond the noise in regions other than these, greatest first. */
-  List<RegionChange> elsewhere(Set<String> regionIds) {
+  List<RegionChange> elsewhere(Set<Region> regions) {
     return beyondNoise(
-        changes.stream().filter(change -> !regionIds.contains(change.regionId())).toList());
+        changes.stream().filter(change -> !regions.contains(change.region())).toList());
   }
 
   private static List<RegionChange> beyondNoise(List<RegionChange> changes) {

@@ -2,6 +2,7 @@ package istmo.core.ranking.criterion;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import istmo.core.anatomy.Region;
 import istmo.core.body.Body;
 import istmo.core.body.Sex;
 import istmo.core.catalogue.Candidate;
@@ -43,8 +44,8 @@ class EvaluationTest {
     assertThat(exercise.mostRepetitions()).isEqualTo(20);
     assertThat(toFailure.set().repetitions()).isGreaterThan(25);
     assertThat(held.analysis().set().repetitions()).isEqualTo(20);
-    assertThat(held.stimulus().get("VL"))
-        .isLessThan(0.9 * Stimulus.byRegion(toFailure, School.STRETCH).get("VL"))
+    assertThat(held.stimulus().get(Region.VL))
+        .isLessThan(0.9 * Stimulus.byRegion(toFailure, School.STRETCH).get(Region.VL))
         .isPositive();
     assertThat(Said.all(held.reach().changes()))
         .anyMatch(

@@ -31,7 +31,7 @@ class LeaderTest {
             Cautions.none(),
             Profile.unknown(),
             GYM,
-            new Aim(Map.of(region, 2), Set.of()),
+            Aim.of(Map.of(region, 2), Set.of()),
             School.STRETCH,
             Optional.empty());
     return Orders.order(brief, EVALUATIONS).firstPick().orElseThrow();

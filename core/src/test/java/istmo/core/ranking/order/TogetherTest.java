@@ -23,7 +23,7 @@ class TogetherTest {
   private static final GymEquipment GYM =
       GymEquipment.generic(
           Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
-  private static final Aim AIM = new Aim(Map.of("VL", 2, "BFL", 2, "GASM", 1), Set.of());
+  private static final Aim AIM = Aim.of(Map.of("VL", 2, "BFL", 2, "GASM", 1), Set.of());
 
   @Test
   void noOtherPairIsWorthMoreAndTheFirstThreePlacesCoverLessThanTheBestThree() {
