@@ -66,7 +66,7 @@ class AtOnceApiTest {
     Map<String, Object> input = ClientAndGymApiTest.intake(name);
     input.put("pain", List.of());
     String someone = coach.post("/api/clients", input).at("/id").asString();
-    List<String> everything = Equipment.all().stream().map(Equipment.Item::id).toList();
+    List<String> everything = Equipment.ids(Equipment.everything());
     String hall =
         coach.post("/api/gyms", Map.of("name", name, "equipment", everything)).at("/id").asString();
     Map<String, Object> wish = WeekApiTest.wish(someone, hall);

@@ -37,7 +37,7 @@ class EvidenceApiTest {
                     "name",
                     "Evidence " + UUID.randomUUID(),
                     "equipment",
-                    Equipment.all().stream().map(Equipment.Item::id).toList()))
+                    Equipment.ids(Equipment.everything())))
             .at("/id")
             .asString();
   }

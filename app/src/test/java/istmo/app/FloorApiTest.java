@@ -50,7 +50,7 @@ class FloorApiTest {
                     "name",
                     "Floor " + UUID.randomUUID(),
                     "equipment",
-                    Equipment.all().stream().map(Equipment.Item::id).toList()))
+                    Equipment.ids(Equipment.everything())))
             .at("/id")
             .asString();
     session = begin();

@@ -29,7 +29,7 @@ class ImportApiTest {
                     "name",
                     "Import " + UUID.randomUUID(),
                     "equipment",
-                    Equipment.all().stream().map(Equipment.Item::id).toList()))
+                    Equipment.ids(Equipment.everything())))
             .at("/id")
             .asString();
   }

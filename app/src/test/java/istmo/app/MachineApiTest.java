@@ -36,7 +36,7 @@ class MachineApiTest {
                     "name",
                     "Machines " + UUID.randomUUID(),
                     "equipment",
-                    Equipment.all().stream().map(Equipment.Item::id).toList()))
+                    Equipment.ids(Equipment.everything())))
             .at("/id")
             .asString();
   }
@@ -70,7 +70,7 @@ class MachineApiTest {
                 at,
                 "forceN",
                 StandIn.forceN(
-                    "leg-extension",
+                    Equipment.LEG_EXTENSION,
                     GymEquipment.generic(Set.of()),
                     new Pull(at, 0, 0.38, 40, direction)),
                 "leverM",

@@ -86,7 +86,7 @@ class MeasurementApiTest {
                     "name",
                     "Tape gym " + UUID.randomUUID(),
                     "equipment",
-                    Equipment.all().stream().map(Equipment.Item::id).toList()))
+                    Equipment.ids(Equipment.everything())))
             .at("/id")
             .asString();
     Map<String, Object> brief =

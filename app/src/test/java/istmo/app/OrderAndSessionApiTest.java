@@ -36,8 +36,8 @@ class OrderAndSessionApiTest {
                     "name",
                     "Pier " + UUID.randomUUID(),
                     "equipment",
-                    Equipment.all().stream()
-                        .map(Equipment.Item::id)
+                    Equipment.everything().stream()
+                        .map(Equipment::id)
                         .filter(id -> !id.equals("hack-squat"))
                         .toList()))
             .at("/id")
@@ -354,7 +354,7 @@ class OrderAndSessionApiTest {
     for (JsonNode node : post("/api/orders", brief).at("/entries")) {
       boolean stack =
           Catalogue.standard().exercise(node.path("exerciseId").asString()).needs().stream()
-              .anyMatch(item -> Equipment.get(item).load() == Equipment.LoadKind.STACK);
+              .anyMatch(item -> item.load() == Equipment.LoadKind.STACK);
       assertThat(node.has("load")).as(node.path("name").asString()).isEqualTo(!stack);
       with += stack ? 0 : 1;
     }

@@ -39,7 +39,7 @@ class RecordApiTest {
                     "name",
                     "Record " + UUID.randomUUID(),
                     "equipment",
-                    Equipment.all().stream().map(Equipment.Item::id).toList()))
+                    Equipment.ids(Equipment.everything())))
             .at("/id")
             .asString();
     for (int week = 5; week >= 1; week--) {

@@ -10,7 +10,6 @@ import istmo.core.anatomy.RegionValues;
 import istmo.core.body.Body;
 import istmo.core.body.Cautions;
 import istmo.core.catalogue.Candidate;
-import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.catalogue.TapelessStart;
 import istmo.core.computing.Kept;
@@ -170,7 +169,7 @@ public class Bench {
    */
   private Reach started(Body body, GymEquipment equipment, SetupRequest request) {
     Candidate candidate = variants.candidate(request.candidateId());
-    Exercise exercise = Catalogue.standard().exerciseOf(candidate);
+    Exercise exercise = candidate.exercise();
     Setup usual = candidate.usualFor(body, equipment);
     if (request.setup().isPresent()) {
       Map<String, Double> values = new LinkedHashMap<>(usual.values());
@@ -189,7 +188,7 @@ public class Bench {
     Transactions.mustBeOutside("a set-up on the bench");
     Body body = client.body(request.stiffToday());
     Candidate candidate = variants.candidate(request.candidateId());
-    Exercise exercise = Catalogue.standard().exerciseOf(candidate);
+    Exercise exercise = candidate.exercise();
     Reach begun = started(body, equipment, request);
     Setup setup = begun.setup();
     Set<String> measured = new TreeSet<>(equipment.measuredOf(exercise.needs()).keySet());

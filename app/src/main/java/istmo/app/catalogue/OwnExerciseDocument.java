@@ -5,9 +5,11 @@ import istmo.core.anatomy.Region;
 import istmo.core.body.PainFlag;
 import istmo.core.catalogue.ByWord;
 import istmo.core.catalogue.Movement;
+import istmo.core.equipment.Equipment;
 import istmo.core.quantity.InvalidInput;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -47,14 +49,17 @@ public record OwnExerciseDocument(
     List<InvalidInput.Fault> faults = new ArrayList<>();
     Set<Region> whole = Region.known(faults, "mainly", orNone("mainly", mainly));
     Set<Region> half = Region.known(faults, "partly", orNone("partly", partly));
-    InvalidInput.gather(faults, "", () -> byWord(key, name, whole, half));
+    Set<Equipment> items = EnumSet.noneOf(Equipment.class);
+    InvalidInput.gather(faults, "", () -> items.addAll(Equipment.all(orNone("needs", needs))));
+    InvalidInput.gather(faults, "", () -> byWord(key, name, items, whole, half));
     if (!faults.isEmpty()) {
       throw new InvalidInput(faults);
     }
-    return byWord(key, name, whole, half);
+    return byWord(key, name, items, whole, half);
   }
 
-  private ByWord byWord(String key, String name, Set<Region> whole, Set<Region> half) {
+  private ByWord byWord(
+      String key, String name, Set<Equipment> items, Set<Region> whole, Set<Region> half) {
     Map<PainFlag, String> exclusions = new EnumMap<>(PainFlag.class);
     orNone("troubles", troubles)
         .forEach(
@@ -64,7 +69,7 @@ public record OwnExerciseDocument(
         ByWord.ownId(key),
         name,
         orNone("alsoCalled", alsoCalled),
-        orNone("needs", needs),
+        items,
         orNone("does", does),
         whole,
         half,

@@ -46,7 +46,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -105,21 +104,19 @@ class DemoData {
   }
 
   private void write() {
-    Set<String> everything =
-        Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
-    Gym quayside = gyms.add("Quayside Hall", everything);
+    Gym quayside = gyms.add("Quayside Hall", Equipment.everything());
     Gym boatshed =
         gyms.add(
             "Boatshed",
             Set.of(
-                "barbell",
-                "rack",
-                "wedge",
-                "fixed-track",
-                "lying-curl",
-                "bench",
-                "dumbbells",
-                "pull-down"));
+                Equipment.BARBELL,
+                Equipment.RACK,
+                Equipment.WEDGE,
+                Equipment.FIXED_TRACK,
+                Equipment.LYING_CURL,
+                Equipment.BENCH,
+                Equipment.DUMBBELLS,
+                Equipment.PULL_DOWN));
     Client oda =
         clients.add(
             "Oda Fenwick",
@@ -233,17 +230,20 @@ class DemoData {
         gyms.know(
             quayside.id(),
             quayside.version(),
-            "leg-press",
+            Equipment.LEG_PRESS,
             Map.of("railAngle", 42.0, "sledMass", 52.0, "stop", 0.62));
     quayside =
         gyms.know(
-            quayside.id(), quayside.version(), "seated-curl", Map.of("step", 2.5, "thighPad", 1.0));
+            quayside.id(),
+            quayside.version(),
+            Equipment.SEATED_CURL,
+            Map.of("step", 2.5, "thighPad", 1.0));
     quayside =
         gyms.plates(
             quayside.id(),
             quayside.version(),
             new Plates(Map.of(20.0, 4, 15.0, 2, 10.0, 3, 5.0, 2, 2.5, 2, 1.25, 1)));
-    gyms.pull(quayside.id(), quayside.version(), "leg-extension", pulls());
+    gyms.pull(quayside.id(), quayside.version(), Equipment.LEG_EXTENSION, pulls());
 
     records.quads(oda, quayside);
     records.hinges(tarn, boatshed);
@@ -297,7 +297,8 @@ class DemoData {
             new Pull(
                 at,
                 (1 + off[pulls.size()])
-                    * StandIn.forceN("leg-extension", GymEquipment.generic(Set.of()), exact),
+                    * StandIn.forceN(
+                        Equipment.LEG_EXTENSION, GymEquipment.generic(Set.of()), exact),
                 0.38,
                 40,
                 direction));

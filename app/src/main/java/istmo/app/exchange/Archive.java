@@ -41,6 +41,7 @@ import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
 import istmo.core.body.Profile;
 import istmo.core.catalogue.Trainable;
+import istmo.core.equipment.Equipment;
 import istmo.core.quantity.Required;
 import istmo.core.record.SetRecord;
 import istmo.core.stimulus.School;
@@ -223,12 +224,12 @@ public class Archive {
   private static GymFile gym(Gym gym) {
     return new GymFile(
         gym.name(),
-        gym.equipment().items(),
-        gym.equipment().measured(),
+        Set.copyOf(Equipment.ids(gym.equipment().items())),
+        gym.equipment().measuredById(),
         gym.equipment().plates().pairs().entrySet().stream()
             .map(entry -> new PlatesFile(entry.getKey(), entry.getValue()))
             .toList(),
-        gym.pulls(),
+        gym.pullsById(),
         gym.removed() ? true : null);
   }
 

@@ -21,6 +21,7 @@ import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.catalogue.Trainable;
+import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.equipment.Plates;
 import istmo.core.measuring.Pull;
@@ -31,6 +32,7 @@ import istmo.core.stimulus.School;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -50,7 +52,7 @@ import java.util.function.Function;
 final class ArchiveReading {
   /** Gyms are told by their name in the file, until it is known which ones they are here. */
   record ReadGym(
-      String name, GymEquipment equipment, Map<String, List<Pull>> pulls, boolean removed) {}
+      String name, GymEquipment equipment, Map<Equipment, List<Pull>> pulls, boolean removed) {}
 
   record ReadVariant(
       String id, String exerciseId, String name, Map<String, Double> setup, boolean retired) {}
@@ -125,17 +127,15 @@ final class ArchiveReading {
     Parts.orNone(file.plates())
         .forEach(platesFile -> pairs.put(platesFile.kg(), platesFile.pairs()));
     GymEquipment equipment =
-        new GymEquipment(file.equipment(), Parts.orNone(file.measured()), new Plates(pairs));
-    Gyms.checkPulls(equipment, Parts.orNone(file.pulls()));
+        GymEquipment.of(file.equipment(), Parts.orNone(file.measured()), new Plates(pairs));
+    Map<Equipment, List<Pull>> pulls = new EnumMap<>(Equipment.class);
+    Parts.orNone(file.pulls()).forEach((id, all) -> pulls.put(Equipment.of(id), all));
+    Gyms.checkPulls(equipment, pulls);
     once(
         gyms,
         Names.checked(file.name()),
         "name",
-        new ReadGym(
-            file.name().strip(),
-            equipment,
-            Parts.orNone(file.pulls()),
-            Boolean.TRUE.equals(file.removed())));
+        new ReadGym(file.name().strip(), equipment, pulls, Boolean.TRUE.equals(file.removed())));
   }
 
   private void variant(VariantFile file) {

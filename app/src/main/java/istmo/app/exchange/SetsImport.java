@@ -131,7 +131,7 @@ public class SetsImport {
       names.putIfAbsent(candidate.id(), candidate.id());
     }
     for (Candidate candidate : Catalogue.standard().candidates()) {
-      Exercise exercise = Catalogue.standard().exerciseOf(candidate);
+      Exercise exercise = candidate.exercise();
       names.putIfAbsent(plain(exercise.name()), candidate.id());
       exercise.alsoCalled().forEach(name -> names.putIfAbsent(plain(name), candidate.id()));
     }

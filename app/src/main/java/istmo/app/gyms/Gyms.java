@@ -13,6 +13,8 @@ import istmo.core.measuring.Pull;
 import istmo.core.measuring.ResistanceFit;
 import istmo.core.quantity.InvalidInput;
 import java.time.Clock;
+import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -74,21 +76,19 @@ public class Gyms {
     return view(repository.saveAndFlush(entity));
   }
 
-  /**
-   * Adds a gym with equipment ids of the catalogue; throws {@code InvalidInput} for what cannot be.
-   */
+  /** Adds a gym with equipment; throws {@code InvalidInput} for what cannot be. */
   @Transactional
-  public Gym add(String name, Set<String> equipment) {
-    InvalidInput.together(() -> checkName(name, null), () -> Equipment.check(equipment));
+  public Gym add(String name, Set<Equipment> equipment) {
+    String trimmed = checkName(name, null);
     GymEntity entity = new GymEntity(UUID.randomUUID(), coach.id(), clock.instant());
-    entity.write(Names.checked(name), Equipment.check(equipment));
+    entity.write(trimmed, equipment);
     return view(repository.saveAndFlush(entity));
   }
 
   /** A gym with everything that is known of it. */
   @Transactional
   public Gym bringIn(
-      String name, GymEquipment equipment, Map<String, List<Pull>> pulls, boolean removed) {
+      String name, GymEquipment equipment, Map<Equipment, List<Pull>> pulls, boolean removed) {
     String trimmed = checkName(name, null);
     checkPulls(equipment, pulls);
     GymEntity entity = new GymEntity(UUID.randomUUID(), coach.id(), clock.instant());
@@ -101,7 +101,7 @@ public class Gyms {
   }
 
   /** Throws where pulls could not have said anything of a machine. */
-  public static void checkPulls(GymEquipment equipment, Map<String, List<Pull>> pulls) {
+  public static void checkPulls(GymEquipment equipment, Map<Equipment, List<Pull>> pulls) {
     pulls.forEach((item, all) -> ResistanceFit.of(item, equipment, all));
   }
 
@@ -110,10 +110,9 @@ public class Gyms {
    * version}.
    */
   @Transactional
-  public Gym change(UUID id, int version, String name, Set<String> equipment) {
+  public Gym change(UUID id, int version, String name, Set<Equipment> equipment) {
     GymEntity entity = seen(id, version);
-    InvalidInput.together(() -> checkName(name, entity.getId()), () -> Equipment.check(equipment));
-    entity.write(Names.checked(name), Equipment.check(equipment));
+    entity.write(checkName(name, entity.getId()), equipment);
     return view(repository.saveAndFlush(entity));
   }
 
@@ -122,9 +121,9 @@ public class Gyms {
    * forgotten where a value that came from them is changed by hand.
    */
   @Transactional
-  public Gym know(UUID id, int version, String item, Map<String, Double> values) {
+  public Gym know(UUID id, int version, Equipment item, Map<String, Double> values) {
     GymEntity entity = seen(id, version);
-    Map<String, List<Pull>> pulls = new LinkedHashMap<>(entity.pulls());
+    Map<Equipment, List<Pull>> pulls = new HashMap<>(entity.pulls());
     if (pulls.containsKey(item)
         && !fitted(entity.equipment(), item, pulls.get(item)).entrySet().stream()
             .allMatch(entry -> near(entry.getValue(), values.get(entry.getKey())))) {
@@ -135,11 +134,11 @@ public class Gyms {
 
   /** Keeps pulls with a hanging scale and what they say; no pulls takes both away. */
   @Transactional
-  public Gym pull(UUID id, int version, String item, List<Pull> pulls) {
+  public Gym pull(UUID id, int version, Equipment item, List<Pull> pulls) {
     GymEntity entity = seen(id, version);
     Map<String, Double> values =
         new LinkedHashMap<>(entity.equipment().measured().getOrDefault(item, Map.of()));
-    Map<String, List<Pull>> all = new LinkedHashMap<>(entity.pulls());
+    Map<Equipment, List<Pull>> all = new HashMap<>(entity.pulls());
     if (all.containsKey(item)) {
       values.keySet().removeAll(fitted(entity.equipment(), item, all.get(item)).keySet());
     }
@@ -162,7 +161,8 @@ public class Gyms {
     return view(repository.saveAndFlush(entity));
   }
 
-  private static Map<String, Double> fitted(GymEquipment equipment, String item, List<Pull> pulls) {
+  private static Map<String, Double> fitted(
+      GymEquipment equipment, Equipment item, List<Pull> pulls) {
     return ResistanceFit.of(item, equipment, pulls).values();
   }
 
@@ -171,9 +171,12 @@ public class Gyms {
   }
 
   private Gym keep(
-      GymEntity entity, String item, Map<String, Double> values, Map<String, List<Pull>> pulls) {
-    Equipment.get(item);
-    Map<String, Map<String, Double>> measured = new LinkedHashMap<>(entity.equipment().measured());
+      GymEntity entity,
+      Equipment item,
+      Map<String, Double> values,
+      Map<Equipment, List<Pull>> pulls) {
+    Map<Equipment, Map<String, Double>> measured = new EnumMap<>(Equipment.class);
+    measured.putAll(entity.equipment().measured());
     measured.put(item, values);
     entity.know(
         new GymEquipment(entity.equipment().items(), measured, entity.equipment().plates()), pulls);

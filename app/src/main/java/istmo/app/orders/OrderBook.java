@@ -40,7 +40,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
@@ -53,7 +52,7 @@ import org.springframework.stereotype.Service;
  */
 @Service
 public class OrderBook implements MeterBinder {
-  private record Key(Body body, Map<String, Map<String, Double>> machines) {}
+  private record Key(Body body, Map<Equipment, Map<String, Double>> machines) {}
 
   /** A school's name does not matter to what it makes of the mechanics. */
   private record SchoolKey(
@@ -195,7 +194,7 @@ public class OrderBook implements MeterBinder {
   }
 
   /** What other values of one machine do to this order. */
-  public OrderChange withMachine(OrderRequest request, String item, Map<String, Double> values) {
+  public OrderChange withMachine(OrderRequest request, Equipment item, Map<String, Double> values) {
     Brief before = brief(clients.get(request.clientId()), gyms.get(request.gymId()), request);
     GymEquipment equipment = before.equipment();
     for (Map.Entry<String, Double> entry : values.entrySet()) {
@@ -304,9 +303,7 @@ public class OrderBook implements MeterBinder {
         new Thread(
             () -> {
               Body nobody = Body.estimated(1.75, 75, Sex.MALE);
-              GymEquipment everything =
-                  GymEquipment.generic(
-                      Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
+              GymEquipment everything = GymEquipment.generic(Equipment.everything());
               Brief brief =
                   new Brief(
                       nobody,

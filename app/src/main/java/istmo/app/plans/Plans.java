@@ -13,6 +13,7 @@ import istmo.app.sessions.SessionReader;
 import istmo.core.body.PainFlag;
 import istmo.core.body.Profile.TrainingAge;
 import istmo.core.body.Soreness;
+import istmo.core.equipment.Equipment;
 import istmo.core.plan.Arrangement;
 import istmo.core.plan.Block;
 import istmo.core.plan.Coverage;
@@ -175,7 +176,7 @@ public class Plans {
   }
 
   /** Other exercises for the job of one in the week. */
-  public List<Swap> swaps(UUID id, String itemId, Set<String> taken, Set<PainFlag> hurting) {
+  public List<Swap> swaps(UUID id, String itemId, Set<Equipment> taken, Set<PainFlag> hurting) {
     Plan plan = get(id);
     Planned.Day day =
         plan.week().days().stream()

@@ -16,6 +16,7 @@ import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
 import istmo.core.body.Profile;
 import istmo.core.body.Sex;
+import istmo.core.equipment.Equipment;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.brief.Weights;
 import istmo.core.stimulus.School;
@@ -58,7 +59,9 @@ class ManyClientsTest {
             RunningApp.bean(Turns.class),
             HARDLY_ANY_BYTES);
     UUID gym =
-        coach.as(Accounts.FIRST, () -> gyms.add("Harbour wall", Set.of("barbell", "rack")).id());
+        coach.as(
+            Accounts.FIRST,
+            () -> gyms.add("Harbour wall", Set.of(Equipment.BARBELL, Equipment.RACK)).id());
     List<UUID> ids = new ArrayList<>();
     for (int n = 0; n < CLIENTS; n++) {
       Intake body =

@@ -2,16 +2,18 @@ package istmo.core.catalogue;
 
 import istmo.core.body.Caution;
 import istmo.core.body.PainFlag;
+import istmo.core.equipment.Equipment;
 import istmo.core.movement.SetupParameter;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.TreeSet;
 
 /** What can be planned, logged and followed: an exercise that is computed, or one by word. */
 public sealed interface AnyExercise permits Exercise, ByWord {
   /** Carried to any station (common practice). */
-  Set<String> CARRIED = Set.of("bench", "box", "wedge", "bands");
+  Set<Equipment> CARRIED =
+      EnumSet.of(Equipment.BENCH, Equipment.BOX, Equipment.WEDGE, Equipment.BANDS);
 
   /** Its id; candidates begin with it. */
   String id();
@@ -22,8 +24,8 @@ public sealed interface AnyExercise permits Exercise, ByWord {
   /** Nicknames, so that it is found. */
   List<String> alsoCalled();
 
-  /** Equipment ids. */
-  Set<String> needs();
+  /** Equipment that it needs. */
+  Set<Equipment> needs();
 
   /** Usual range of repetitions, such as "8-12". */
   String repetitions();
@@ -53,8 +55,9 @@ public sealed interface AnyExercise permits Exercise, ByWord {
   List<SetupParameter> parameters();
 
   /** What it needs that stays where it is. */
-  default Set<String> station() {
-    Set<String> station = new TreeSet<>(needs());
+  default Set<Equipment> station() {
+    Set<Equipment> station = EnumSet.noneOf(Equipment.class);
+    station.addAll(needs());
     station.removeAll(CARRIED);
     return station;
   }

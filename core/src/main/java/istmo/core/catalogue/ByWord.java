@@ -28,7 +28,7 @@ import java.util.regex.Pattern;
  * brings the usual ones along (common practice), coaches add their own.
  *
  * @param id of the coach's own "own-KEY"
- * @param needs equipment ids
+ * @param needs equipment
  * @param does what it does; more than one joint makes it a compound exercise
  * @param mainly regions for which a hard set counts whole
  * @param partly regions for which a hard set counts half (the usual way to count sets that train a
@@ -48,7 +48,7 @@ public record ByWord(
     String id,
     String name,
     List<String> alsoCalled,
-    Set<String> needs,
+    Set<Equipment> needs,
     Set<Movement> does,
     Set<Region> mainly,
     Set<Region> partly,
@@ -147,8 +147,7 @@ public record ByWord(
   /** Throws {@link InvalidInput} that names every field at fault. */
   public ByWord {
     alsoCalled = List.copyOf(alsoCalled);
-    Set<String> items = Set.copyOf(needs);
-    needs = items;
+    needs = Set.copyOf(needs);
     does = does.isEmpty() ? Set.of() : Collections.unmodifiableSet(EnumSet.copyOf(does));
     mainly = Collections.unmodifiableSet(new LinkedHashSet<>(mainly));
     partly = Collections.unmodifiableSet(new LinkedHashSet<>(partly));
@@ -159,7 +158,6 @@ public record ByWord(
     stopSigns = List.copyOf(stopSigns);
     cautions = List.copyOf(cautions);
     List<InvalidInput.Fault> faults = new ArrayList<>();
-    InvalidInput.gather(faults, "", () -> Equipment.check(items));
     if (mainly.isEmpty() && partly.isEmpty()) {
       faults.add(new InvalidInput.Fault("mainly", "say at least one region that it trains"));
     }

@@ -3,6 +3,7 @@ package istmo.core.catalogue;
 import istmo.core.anatomy.Region;
 import istmo.core.body.Caution;
 import istmo.core.body.PainFlag;
+import istmo.core.equipment.Equipment;
 import istmo.core.resource.TextTable;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -53,7 +54,7 @@ final class ByWordReader {
         one("id"),
         one("name"),
         list("also"),
-        Set.copyOf(list("needs")),
+        Equipment.all(list("needs")),
         does,
         regions("mainly"),
         regions("partly"),

@@ -21,8 +21,13 @@ import java.util.Optional;
  *     ("as low as the heels stay down"), before depth is taken back
  */
 public record Candidate(
-    String id, String exerciseId, String name, Setup usual, Optional<SetupParameter> yields) {
+    String id, Exercise exercise, String name, Setup usual, Optional<SetupParameter> yields) {
   private static final String OWN = "own-";
+
+  /** Id of the exercise of which it is a set-up. */
+  public String exerciseId() {
+    return exercise.id();
+  }
 
   /** The exercise that a candidate's id names, also of a coach's own variant that is gone. */
   public static String exerciseId(String candidateId) {
@@ -76,16 +81,12 @@ public record Candidate(
         usual.put(parameter.id(), parameter.allowed().nearest(kept.get(parameter.id())));
       }
     }
-    Optional<SetupParameter> yields =
-        exercise.candidates().stream()
-            .flatMap(candidate -> candidate.yields().stream())
-            .findFirst();
     return new Candidate(
         exercise.id() + "/" + OWN + key,
-        exercise.id(),
+        exercise,
         name,
         Setup.of(exercise.family().parameters(), usual),
-        yields);
+        exercise.yields());
   }
 
   /**
@@ -124,7 +125,6 @@ public record Candidate(
    * generic.
    */
   public Setup usualFor(Body body, GymEquipment equipment) {
-    Exercise exercise = Catalogue.standard().exercise(exerciseId);
     double grain = ownKey(id).isPresent() ? 10 : 1;
     Setup setup = usual;
     for (SetupParameter parameter : exercise.family().growWithTheLeg()) {
@@ -162,7 +162,6 @@ public record Candidate(
    * client, in words; empty when even the least depth is impossible.
    */
   public Optional<Reach> reachFor(Body body, GymEquipment equipment) {
-    Exercise exercise = Catalogue.standard().exercise(exerciseId);
     Setup usual = usualFor(body, equipment);
     Optional<Reach> reach = Reach.of(body, exercise.family(), usual, yields);
     for (SetupParameter parameter : exercise.family().parameters()) {

@@ -3,6 +3,7 @@ package istmo.core.catalogue;
 import istmo.core.anatomy.RegionGroup;
 import istmo.core.body.Caution;
 import istmo.core.body.PainFlag;
+import istmo.core.equipment.Equipment;
 import istmo.core.movement.Family;
 import istmo.core.movement.SetupParameter;
 import java.util.List;
@@ -14,7 +15,7 @@ import java.util.Set;
  * An exercise as the trade knows it: one file in {@code catalogue/}.
  *
  * @param alsoCalled nicknames, so that it is found
- * @param needs equipment ids
+ * @param needs equipment
  * @param group the group of an isolated machine, for the face check; empty otherwise
  * @param exclusions pain flag to the reason why it takes the exercise out
  * @param waits caution to the reason why it waits until that is cleared
@@ -25,6 +26,7 @@ import java.util.Set;
  * @param easeOfLearning 0 to 1 (common practice)
  * @param faults what goes wrong or is felt elsewhere, and the change to try (common practice)
  * @param plain id of the candidate that the name alone means; empty where it means none of them
+ * @param yields what gives way for an ankle in its variants; empty where nothing does
  * @param modelError standard deviation of ln(stimulus) that the model leaves open for this family
  *     (docs/validation.md)
  */
@@ -33,7 +35,7 @@ public record Exercise(
     String name,
     List<String> alsoCalled,
     Family family,
-    Set<String> needs,
+    Set<Equipment> needs,
     Optional<RegionGroup> group,
     Map<PainFlag, String> exclusions,
     Map<Caution, String> waits,
@@ -49,11 +51,27 @@ public record Exercise(
     List<String> stopSigns,
     Map<String, String> faults,
     List<String> cautions,
-    List<Candidate> candidates)
+    Optional<SetupParameter> yields)
     implements AnyExercise {
   /** The most repetitions it is usually done for: the end of its range. */
   public int mostRepetitions() {
     return Integer.parseInt(repetitions.substring(repetitions.indexOf('-') + 1));
+  }
+
+  /** An exercise is told apart from others by its id. */
+  @Override
+  public boolean equals(Object other) {
+    return other instanceof Exercise exercise && id.equals(exercise.id);
+  }
+
+  @Override
+  public int hashCode() {
+    return id.hashCode();
+  }
+
+  @Override
+  public String toString() {
+    return id;
   }
 
   @Override

@@ -19,16 +19,16 @@ import java.util.regex.Pattern;
  * How it is done where the equipment is missing: {@code catalogue/improvisations.txt} (common
  * practice). Not computed; what the model can compare stands in the order.
  *
- * @param forItems equipment ids; missing any one of them
- * @param needs equipment ids that must be there
+ * @param forItems missing any one of them
+ * @param needs what must be there
  * @param setUp how it is set up; measures of the client in braces
  * @param safety what must be seen to
  * @param troubles joints that, when sore, take it out
  */
 public record Improvisation(
-    Set<String> forItems,
+    Set<Equipment> forItems,
     String title,
-    Set<String> needs,
+    Set<Equipment> needs,
     List<String> setUp,
     List<String> safety,
     Set<PainFlag> troubles) {
@@ -70,7 +70,7 @@ public record Improvisation(
    * allow it; measures filled in.
    */
   public static List<Improvisation> instead(
-      Collection<String> missing, Set<String> here, Body body, Cautions cautions) {
+      Collection<Equipment> missing, Set<Equipment> here, Body body, Cautions cautions) {
     return ALL.stream()
         .filter(
             improvisation ->
@@ -138,9 +138,9 @@ public record Improvisation(
                           "improvisations.txt: no measure \"" + m.group(1) + "\"");
                     }));
     return new Improvisation(
-        Equipment.check(Set.copyOf(list(block, "for"))),
+        Equipment.all(list(block, "for")),
         String.join("", values(block, "title")),
-        Equipment.check(Set.copyOf(list(block, "needs"))),
+        Equipment.all(list(block, "needs")),
         setUp,
         values(block, "safety"),
         Set.copyOf(list(block, "out").stream().map(PainFlag::valueOf).toList()));

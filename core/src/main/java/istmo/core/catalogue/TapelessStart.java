@@ -60,7 +60,7 @@ public enum TapelessStart {
         GymEquipment equipment,
         Optional<Candidate> candidate,
         Map<String, Double> answers) {
-      Exercise exercise = Catalogue.standard().exerciseOf(candidate.orElseThrow());
+      Exercise exercise = candidate.orElseThrow().exercise();
       double stance = Required.entry(answers, "footLengths") * body.footM();
       double toeOut = 6 * Required.entry(answers, "minutes");
       return checked(
@@ -92,7 +92,7 @@ public enum TapelessStart {
         Optional<Candidate> candidate,
         Map<String, Double> answers) {
       Candidate start = candidate.orElseThrow();
-      Exercise exercise = Catalogue.standard().exerciseOf(start);
+      Exercise exercise = start.exercise();
       SetupParameter height = parameter(exercise, "footHeight").orElseThrow();
       Setup lowest = start.usualFor(body, equipment).with(height, height.allowed().min());
       Optional<Reach> reach = Reach.of(body, exercise.family(), lowest, Optional.of(height));
@@ -134,10 +134,7 @@ public enum TapelessStart {
       return candidate
           .map(
               start ->
-                  checked(
-                      Catalogue.standard().exerciseOf(start),
-                      Map.of("stride", stride, "rearHeight", bench),
-                      found))
+                  checked(start.exercise(), Map.of("stride", stride, "rearHeight", bench), found))
           .orElse(new Found(Map.of(), found));
     }
   };
@@ -205,7 +202,7 @@ public enum TapelessStart {
 
   /** The ways that suit an exercise. */
   public static List<TapelessStart> of(Candidate candidate) {
-    Exercise exercise = Catalogue.standard().exerciseOf(candidate);
+    Exercise exercise = candidate.exercise();
     List<TapelessStart> list = new ArrayList<>();
     for (TapelessStart start : values()) {
       if (start.suits(candidate, exercise)) {
@@ -227,9 +224,7 @@ public enum TapelessStart {
       Map<String, Double> answers) {
     List<InvalidInput.Fault> faults = new ArrayList<>();
     if ((this != SIT_AND_REACH || candidate.isPresent())
-        && candidate
-            .filter(start -> suits(start, Catalogue.standard().exerciseOf(start)))
-            .isEmpty()) {
+        && candidate.filter(start -> suits(start, start.exercise())).isEmpty()) {
       faults.add(new InvalidInput.Fault("candidateId", "needs an exercise that takes this start"));
     }
     Map<String, Double> complete = new LinkedHashMap<>();

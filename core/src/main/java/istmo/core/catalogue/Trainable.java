@@ -17,9 +17,6 @@ public record Trainable(String id, String name, AnyExercise exercise, Map<String
   /** A candidate as something to train. */
   public static Trainable of(Candidate candidate) {
     return new Trainable(
-        candidate.id(),
-        candidate.name(),
-        Catalogue.standard().exerciseOf(candidate),
-        candidate.usual().values());
+        candidate.id(), candidate.name(), candidate.exercise(), candidate.usual().values());
   }
 }

@@ -30,7 +30,7 @@ public final class Pictures {
   public static Map<String, Drawing> of(Catalogue catalogue) {
     Map<String, Drawing> pictures = new LinkedHashMap<>();
     for (Exercise exercise : catalogue.exercises()) {
-      for (Candidate candidate : exercise.candidates()) {
+      for (Candidate candidate : catalogue.candidatesOf(exercise)) {
         of(exercise, candidate).ifPresent(drawing -> pictures.put(candidate.id(), drawing));
       }
     }

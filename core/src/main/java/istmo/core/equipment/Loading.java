@@ -69,14 +69,14 @@ public record Loading(
    * lightest first; never empty. Plates: of all ways to make a load the one with the fewest plates,
    * then with the heaviest ones.
    *
-   * @param needs equipment ids of the exercise
+   * @param needs what the exercise needs
    */
-  public static List<Loading> upTo(double targetKg, Set<String> needs, GymEquipment equipment) {
-    String carrier = carrier(needs);
+  public static List<Loading> upTo(double targetKg, Set<Equipment> needs, GymEquipment equipment) {
+    Equipment carrier = carrier(needs);
     if (carrier == null) {
       return List.of(new Loading(0, Kind.BODY, 0, List.of(), PlateKind.NONE));
     }
-    LoadKind kind = Equipment.get(carrier).load();
+    LoadKind kind = carrier.load();
     if (kind == LoadKind.BAR || kind == LoadKind.SLED) {
       boolean own = !equipment.plates().pairs().isEmpty();
       return plates(
@@ -94,7 +94,7 @@ public record Loading(
   }
 
   /** The nearest load that can be made; of two as near, the lighter. */
-  public static Loading nearest(double targetKg, Set<String> needs, GymEquipment equipment) {
+  public static Loading nearest(double targetKg, Set<Equipment> needs, GymEquipment equipment) {
     return upTo(targetKg, needs, equipment).stream()
         .min(
             Comparator.comparingDouble((Loading loading) -> Math.abs(loading.kg - targetKg))
@@ -106,7 +106,7 @@ public record Loading(
    * The heaviest load that can be made and is not above the target; the lightest of all where none
    * is.
    */
-  public static Loading notAbove(double targetKg, Set<String> needs, GymEquipment equipment) {
+  public static Loading notAbove(double targetKg, Set<Equipment> needs, GymEquipment equipment) {
     List<Loading> all = upTo(targetKg, needs, equipment);
     return all.stream()
         .filter(loading -> loading.kg <= targetKg + 1e-9)
@@ -115,14 +115,16 @@ public record Loading(
   }
 
   /** The lightest load above this one that the place can make; empty where there is none. */
-  public static Optional<Loading> nextAbove(double kg, Set<String> needs, GymEquipment equipment) {
+  public static Optional<Loading> nextAbove(
+      double kg, Set<Equipment> needs, GymEquipment equipment) {
     return upTo(kg, needs, equipment).stream()
         .filter(loading -> loading.kg > kg + 1e-6)
         .min(Comparator.comparingDouble(Loading::kg));
   }
 
   /** The heaviest load below this one that the place can make; empty where there is none. */
-  public static Optional<Loading> nextBelow(double kg, Set<String> needs, GymEquipment equipment) {
+  public static Optional<Loading> nextBelow(
+      double kg, Set<Equipment> needs, GymEquipment equipment) {
     return upTo(kg, needs, equipment).stream()
         .filter(loading -> loading.kg < kg - 1e-6)
         .max(Comparator.comparingDouble(Loading::kg));
@@ -169,10 +171,10 @@ public record Loading(
    * What of the needed things carries the load; null where nothing does. A bar goes before what it
    * is used with.
    */
-  private static @Nullable String carrier(Set<String> needs) {
+  private static @Nullable Equipment carrier(Set<Equipment> needs) {
     return needs.stream()
-        .filter(id -> Equipment.get(id).load() != LoadKind.NONE)
-        .min(Comparator.comparing((String id) -> Equipment.get(id).load()).thenComparing(id -> id))
+        .filter(item -> item.load() != LoadKind.NONE)
+        .min(Comparator.comparing(Equipment::load).thenComparing(Equipment::id))
         .orElse(null);
   }
 
@@ -182,7 +184,7 @@ public record Loading(
    *
    * @param count how many
    */
-  public List<Loading> warmUps(int count, Set<String> needs, GymEquipment equipment) {
+  public List<Loading> warmUps(int count, Set<Equipment> needs, GymEquipment equipment) {
     List<Loading> all =
         upTo(kg, needs, equipment).stream().filter(loading -> loading.kg < kg - 1e-9).toList();
     List<Loading> ramp = new ArrayList<>();

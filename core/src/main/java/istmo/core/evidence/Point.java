@@ -77,18 +77,14 @@ public record Point(String key, Exercise exercise, Setup setup, Optional<SetupPa
         values.put(kv[0].trim(), Double.parseDouble(kv[1].trim()));
       }
     }
-    Exercise exercise = Catalogue.standard().exerciseOf(candidate);
+    Exercise exercise = candidate.exercise();
     return new Point(
         key.trim(), exercise, Setup.of(exercise.family().parameters(), values), candidate.yields());
   }
 
   /** The point of a candidate, by its id. */
   public static Point of(Candidate candidate) {
-    return new Point(
-        candidate.id(),
-        Catalogue.standard().exerciseOf(candidate),
-        candidate.usual(),
-        candidate.yields());
+    return new Point(candidate.id(), candidate.exercise(), candidate.usual(), candidate.yields());
   }
 
   String kind() {

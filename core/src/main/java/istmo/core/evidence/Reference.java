@@ -115,7 +115,7 @@ public final class Reference {
     }
     List<Point> siblings =
         new ArrayList<>(
-            Catalogue.standard().exercise(point.exercise().id()).candidates().stream()
+            Catalogue.standard().candidatesOf(point.exercise()).stream()
                 .map(Point::of)
                 .filter(known -> has(known.key()))
                 .toList());

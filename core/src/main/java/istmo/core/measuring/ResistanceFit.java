@@ -62,35 +62,34 @@ public record ResistanceFit(
   private static final int LEAST_PLACES = 3;
 
   /** The items that can be measured so. */
-  public static boolean possible(String itemId) {
-    boolean lever =
-        Equipment.get(itemId).details().stream().anyMatch(detail -> detail.id().equals("pulley"));
-    return lever || rail(itemId);
+  public static boolean possible(Equipment item) {
+    boolean lever = item.details().stream().anyMatch(detail -> detail.id().equals("pulley"));
+    return lever || rail(item);
   }
 
-  private static boolean rail(String itemId) {
-    return Equipment.get(itemId).load() == LoadKind.SLED || isTrack(itemId);
+  private static boolean rail(Equipment item) {
+    return item.load() == LoadKind.SLED || isTrack(item);
   }
 
   /** Whether the travel is an angle of a lever (deg) and each pull needs its lever arm. */
-  public static boolean onLever(String itemId) {
-    return possible(itemId) && !rail(itemId);
+  public static boolean onLever(Equipment item) {
+    return possible(item) && !rail(item);
   }
 
   /** Throws {@link InvalidInput} naming pulls that cannot be used, or saying what is missing. */
-  public static ResistanceFit of(String itemId, GymEquipment equipment, List<Pull> pulls) {
-    if (!possible(itemId)) {
+  public static ResistanceFit of(Equipment item, GymEquipment equipment, List<Pull> pulls) {
+    if (!possible(item)) {
       throw new InvalidInput(
           "item",
           "the resistance of a "
-              + Equipment.get(itemId).name().toLowerCase(Locale.ROOT)
+              + item.label().toLowerCase(Locale.ROOT)
               + " is its weight: nothing to measure");
     }
-    Pull.check(pulls, onLever(itemId));
-    return onLever(itemId) ? lever(itemId, pulls) : rail(itemId, equipment, pulls);
+    Pull.check(pulls, onLever(item));
+    return onLever(item) ? lever(item, pulls) : rail(item, equipment, pulls);
   }
 
-  private static ResistanceFit lever(String itemId, List<Pull> pulls) {
+  private static ResistanceFit lever(Equipment item, List<Pull> pulls) {
     List<Group> places = new ArrayList<>();
     for (Pull pull : pulls.stream().sorted(Comparator.comparingDouble(Pull::at)).toList()) {
       if (places.isEmpty() || pull.at() - places.get(places.size() - 1).first() > NEAR_DEG) {
@@ -122,11 +121,9 @@ public record ResistanceFit(
     MonotoneCurve curve = MonotoneCurve.through(x, y);
     double mean = (curve.integralFromZero(x[x.length - 1]) - curve.integralFromZero(x[0])) / span;
     Map<String, Double> values = new LinkedHashMap<>();
-    values.put("pulley", Equipment.detail(itemId, "pulley").allowed().check("pulls.lever", mean));
+    values.put("pulley", item.detail("pulley").allowed().check("pulls.lever", mean));
     if (hasBothWays(places)) {
-      values.put(
-          "friction",
-          Equipment.detail(itemId, "friction").allowed().check("pulls.friction", friction));
+      values.put("friction", item.detail("friction").allowed().check("pulls.friction", friction));
     }
     List<Note> notes = new ArrayList<>();
     for (double knot : ResistanceCurve.knotsDeg()) {
@@ -152,12 +149,12 @@ public record ResistanceFit(
     return finish(values, points, "m", notes);
   }
 
-  private static ResistanceFit rail(String itemId, GymEquipment equipment, List<Pull> pulls) {
+  private static ResistanceFit rail(Equipment item, GymEquipment equipment, List<Pull> pulls) {
     if (pulls.isEmpty()) {
       throw new InvalidInput("pulls", "need at least one");
     }
-    String mass = isTrack(itemId) ? "barMass" : "sledMass";
-    double share = alongTravel(itemId, equipment);
+    String mass = isTrack(item) ? "barMass" : "sledMass";
+    double share = alongTravel(item, equipment);
     if (share < 0.1) {
       throw new InvalidInput(
           "pulls", "a level rail has no weight to measure; measure its stack instead");
@@ -174,19 +171,17 @@ public record ResistanceFit(
             .average()
             .orElseThrow();
     Map<String, Double> values = new LinkedHashMap<>();
-    values.put(mass, Equipment.detail(itemId, mass).allowed().check("pulls.mass", moving));
+    values.put(mass, item.detail(mass).allowed().check("pulls.mass", moving));
     List<Note> notes = new ArrayList<>();
     if (hasBothWays(byLoad)) {
-      values.put(
-          "friction",
-          Equipment.detail(itemId, "friction").allowed().check("pulls.friction", friction));
+      values.put("friction", item.detail("friction").allowed().check("pulls.friction", friction));
     } else {
       notes.add(new FrictionUnknown(false));
     }
-    if (equipment.measured(itemId, angleOf(itemId)).isEmpty()) {
+    if (equipment.measured(item, angleOf(item)).isEmpty()) {
       notes.add(new AngleGeneric());
     }
-    double generic = Equipment.detail(itemId, mass).usual();
+    double generic = item.detail(mass).usual();
     List<Point> points =
         pulls.stream()
             .map(
@@ -200,18 +195,18 @@ public record ResistanceFit(
     return finish(values, points, "N", notes);
   }
 
-  private static boolean isTrack(String itemId) {
-    return itemId.equals("fixed-track");
+  private static boolean isTrack(Equipment item) {
+    return item == Equipment.FIXED_TRACK;
   }
 
-  private static String angleOf(String itemId) {
-    return isTrack(itemId) ? "trackAngle" : "railAngle";
+  private static String angleOf(Equipment item) {
+    return isTrack(item) ? "trackAngle" : "railAngle";
   }
 
   /** The part of a weight that acts along the rail or track. */
-  static double alongTravel(String itemId, GymEquipment equipment) {
-    double angle = Math.toRadians(equipment.value(itemId, angleOf(itemId)));
-    return isTrack(itemId) ? Math.cos(angle) : Math.sin(angle);
+  static double alongTravel(Equipment item, GymEquipment equipment) {
+    double angle = Math.toRadians(equipment.value(item, angleOf(item)));
+    return isTrack(item) ? Math.cos(angle) : Math.sin(angle);
   }
 
   private static ResistanceFit finish(

@@ -47,20 +47,20 @@ public final class StandIn {
    * What a scale would show, N: on a lever machine at an angle and a lever arm, on a rail or track
    * along it.
    */
-  public static double forceN(String itemId, GymEquipment equipment, Pull pull) {
+  public static double forceN(Equipment item, GymEquipment equipment, Pull pull) {
     double way =
         pull.direction() == Direction.UP
             ? 1 + FRICTION
             : pull.direction() == Direction.DOWN ? 1 - FRICTION : 1;
     double weight = pull.loadKg() * Load.G;
     return way
-        * (ResistanceFit.onLever(itemId)
+        * (ResistanceFit.onLever(item)
             ? cam(pull.at()) * weight / Math.max(SHORTEST_LEVER_M, pull.leverM())
-            : (emptyKg(itemId) * Load.G + weight) * ResistanceFit.alongTravel(itemId, equipment));
+            : (emptyKg(item) * Load.G + weight) * ResistanceFit.alongTravel(item, equipment));
   }
 
-  private static double emptyKg(String itemId) {
-    return Equipment.get(itemId).load() == Equipment.LoadKind.SLED ? SLED_KG : TRACK_BAR_KG;
+  private static double emptyKg(Equipment item) {
+    return item.load() == Equipment.LoadKind.SLED ? SLED_KG : TRACK_BAR_KG;
   }
 
   /**

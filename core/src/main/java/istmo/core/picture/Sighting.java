@@ -68,10 +68,7 @@ public record Sighting(
   public void check() {
     List<InvalidInput.Fault> faults = new ArrayList<>();
     List<SetupParameter> parameters =
-        Catalogue.standard()
-            .exerciseOf(Catalogue.standard().candidate(candidateId))
-            .family()
-            .parameters();
+        Catalogue.standard().candidate(candidateId).exercise().family().parameters();
     TechniqueReading.LOAD_KG.check(faults, "loadKg", loadKg);
     shifts.forEach((id, shift) -> check(id, shift, parameters, faults));
     posed.check(faults);

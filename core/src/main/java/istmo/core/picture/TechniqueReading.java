@@ -4,7 +4,6 @@ import istmo.core.body.Body;
 import istmo.core.body.MeasurementKind;
 import istmo.core.body.Technique;
 import istmo.core.catalogue.Candidate;
-import istmo.core.catalogue.Catalogue;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.mechanics.Analyser;
 import istmo.core.mechanics.Analysis;
@@ -93,7 +92,7 @@ public record TechniqueReading(
 
   static Assumed assumed(Subject subject) {
     Body body = subject.body();
-    Family family = Catalogue.standard().exerciseOf(subject.candidate()).family();
+    Family family = subject.candidate().exercise().family();
     Setup setup = setup(subject, family);
     double loadKg = subject.loadKg().orElseGet(() -> workingKg(body, family, setup));
     PostureResult result = family.posture(body, setup, BOTTOM, loadKg);

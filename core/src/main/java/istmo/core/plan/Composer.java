@@ -4,6 +4,7 @@ import com.google.ortools.Loader;
 import com.google.ortools.sat.CpSolver;
 import com.google.ortools.sat.CpSolverSolutionCallback;
 import com.google.ortools.sat.CpSolverStatus;
+import istmo.core.equipment.Equipment;
 import istmo.core.plan.Planned.Item;
 import istmo.core.quantity.Required;
 import java.util.ArrayList;
@@ -252,7 +253,7 @@ public final class Composer {
   private boolean keepsTheRules(Appraisal.Choice choice) {
     for (int d = 0; d < days; d++) {
       Planned.Day frame = task.frames().get(d);
-      Set<Set<String>> stations = new HashSet<>();
+      Set<Set<Equipment>> stations = new HashSet<>();
       task.pinned(d).forEach(item -> stations.add(task.offers().get(item.candidateId()).station()));
       choice.sets().get(d).keySet().forEach(c -> stations.add(candidates.get(c).station()));
       boolean oneStation =

@@ -1,5 +1,6 @@
 package istmo.core.plan;
 
+import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.equipment.Loading;
 import java.util.List;
@@ -25,7 +26,7 @@ public final class LoadsToChoose {
   private LoadsToChoose() {}
 
   /** Loads for an exercise that needs these items, lightest first. */
-  public static List<Loading> of(WorkingLoad asked, Set<String> needs, GymEquipment equipment) {
+  public static List<Loading> of(WorkingLoad asked, Set<Equipment> needs, GymEquipment equipment) {
     double heaviestSet =
         asked.sets().stream()
             .flatMap(line -> line.load().stream())

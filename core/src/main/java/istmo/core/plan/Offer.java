@@ -3,6 +3,7 @@ package istmo.core.plan;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionValues;
 import istmo.core.body.PainFlag;
+import istmo.core.equipment.Equipment;
 import istmo.core.equipment.Equipment.LoadKind;
 import istmo.core.quantity.Fact;
 import istmo.core.ranking.brief.Aim;
@@ -22,7 +23,7 @@ import java.util.Set;
  * @param whole whether it goes through the whole repetition
  * @param back share of the lower back's strength that it takes at a working load, 0 to 1
  * @param oneLeg whether one leg works at a time
- * @param station equipment ids that stay where they are; empty where nothing ties it to a place
+ * @param station equipment that stays where it is; empty where nothing ties it to a place
  * @param setUpMinutes to set up and load (common practice)
  * @param loadKind how its load is made
  * @param workingKg load at which it was computed, kg
@@ -46,8 +47,8 @@ public record Offer(
     boolean whole,
     double back,
     boolean oneLeg,
-    Set<String> needs,
-    Set<String> station,
+    Set<Equipment> needs,
+    Set<Equipment> station,
     double setUpMinutes,
     LoadKind loadKind,
     double workingKg,

@@ -7,7 +7,6 @@ import istmo.core.body.Profile;
 import istmo.core.catalogue.AnyExercise;
 import istmo.core.catalogue.ByWord;
 import istmo.core.catalogue.Candidate;
-import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.catalogue.Trainable;
 import istmo.core.drawing.Drawing;
@@ -15,7 +14,6 @@ import istmo.core.drawing.Stage;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.Equipment.LoadKind;
 import istmo.core.mechanics.Analysis;
-import istmo.core.mechanics.RackHeights;
 import istmo.core.movement.Posture;
 import istmo.core.movement.Setup;
 import istmo.core.quantity.Fact;
@@ -26,6 +24,7 @@ import istmo.core.ranking.criterion.Evaluation;
 import istmo.core.ranking.criterion.Limiters;
 import istmo.core.ranking.order.Order;
 import istmo.core.ranking.order.OrderFact;
+import istmo.core.training.RackHeights;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.EnumSet;
@@ -35,7 +34,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
 import java.util.stream.Stream;
 
 /**
@@ -44,8 +42,8 @@ import java.util.stream.Stream;
  */
 public final class Offers {
   /** Carried to where one trains, so that they tie an exercise to no place. */
-  private static final Set<String> HAND_WEIGHTS =
-      Set.of("dumbbells", "kettlebell", "ankle-weights");
+  private static final Set<Equipment> HAND_WEIGHTS =
+      EnumSet.of(Equipment.DUMBBELLS, Equipment.KETTLEBELL, Equipment.ANKLE_WEIGHTS);
 
   /**
    * Stimulus of a region from which the best that is here counts as a whole effective set; where
@@ -119,7 +117,7 @@ public final class Offers {
   }
 
   private static Optional<Fact> whyNot(Brief brief, ByWord byWord) {
-    List<String> missing = brief.equipment().missing(byWord.needs());
+    Set<Equipment> missing = brief.equipment().missing(byWord.needs());
     return Admission.refusal(brief.cautions(), byWord)
         .<Fact>map(Cautions.Refusal::why)
         .or(() -> brief.experience().out(byWord.candidateId()))
@@ -127,7 +125,7 @@ public final class Offers {
             () ->
                 missing.isEmpty()
                     ? Optional.empty()
-                    : Optional.of(new OrderFact.NotHere(false, missing)));
+                    : Optional.of(new OrderFact.NotHere(false, Equipment.names(missing))));
   }
 
   /** Offers that are at hand already. */
@@ -188,8 +186,7 @@ public final class Offers {
 
   /** Its cues; where its bar leaves hooks, first how high they go for this client. */
   private static List<Fact> cues(Exercise exercise, Analysis analysis) {
-    return Stream.concat(
-            RackHeights.of(exercise.needs(), analysis).stream(), written(exercise.cues()))
+    return Stream.concat(RackHeights.of(exercise, analysis).stream(), written(exercise.cues()))
         .toList();
   }
 
@@ -200,7 +197,7 @@ public final class Offers {
   private static Offer offer(Order.Entry entry, RegionValues best, Profile profile) {
     Evaluation.Computed computed = entry.evaluation();
     Candidate candidate = computed.candidate();
-    Exercise exercise = Catalogue.standard().exerciseOf(candidate);
+    Exercise exercise = candidate.exercise();
     Analysis analysis = computed.analysis();
     Setup setup = computed.reach().setup();
     RegionValues shares =
@@ -290,15 +287,16 @@ public final class Offers {
         : profile.dislikes().contains(exercise.id()) ? -1 : 0;
   }
 
-  private static Set<String> station(AnyExercise exercise) {
-    Set<String> station = new TreeSet<>(exercise.station());
+  private static Set<Equipment> station(AnyExercise exercise) {
+    Set<Equipment> station = EnumSet.noneOf(Equipment.class);
+    station.addAll(exercise.station());
     station.removeAll(HAND_WEIGHTS);
     return station;
   }
 
   private static LoadKind loadKind(AnyExercise exercise) {
     return exercise.needs().stream()
-        .map(id -> Equipment.get(id).load())
+        .map(Equipment::load)
         .filter(kind -> kind != LoadKind.NONE)
         .min(Comparator.naturalOrder())
         .orElse(LoadKind.NONE);

@@ -1,5 +1,6 @@
 package istmo.core.plan;
 
+import istmo.core.equipment.Equipment;
 import istmo.core.quantity.Fact;
 import java.util.Map;
 import java.util.Optional;
@@ -81,7 +82,7 @@ public enum Pairing {
     if (competes(offer, otherOffer)) {
       return Optional.of(new SameMuscles(offer.name(), otherOffer.name()));
     }
-    Set<String> one = offer.station();
+    Set<Equipment> one = offer.station();
     return !one.isEmpty() && !otherOffer.station().isEmpty() && !one.equals(otherOffer.station())
         ? Optional.of(new TwoStations(offer.name(), otherOffer.name()))
         : Optional.empty();

@@ -98,8 +98,7 @@ public enum Role {
     if (exercise.family().id().equals("kneeling-curl")) {
       return DEMANDING;
     }
-    boolean loaded =
-        exercise.needs().stream().anyMatch(id -> Equipment.get(id).load() != LoadKind.NONE);
+    boolean loaded = exercise.needs().stream().anyMatch(id -> id.load() != LoadKind.NONE);
     boolean heavy =
         (loaded && HEAVY_FAMILIES.contains(exercise.family().id()))
             || needsBarOrSled(exercise.needs());
@@ -127,9 +126,9 @@ public enum Role {
     return SINGLE;
   }
 
-  private static boolean needsBarOrSled(Set<String> needs) {
+  private static boolean needsBarOrSled(Set<Equipment> needs) {
     return needs.stream()
-        .map(id -> Equipment.get(id).load())
+        .map(Equipment::load)
         .anyMatch(kind -> kind == LoadKind.BAR || kind == LoadKind.SLED);
   }
 }

@@ -1,7 +1,8 @@
 package istmo.core.plan;
 
+import istmo.core.equipment.Equipment;
 import java.util.ArrayList;
-import java.util.HashSet;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -148,7 +149,8 @@ final class SingleChanges {
     if (there.stream().anyMatch(otherOffer -> otherOffer.exerciseId().equals(offer.exerciseId()))) {
       return false;
     }
-    Set<String> station = new HashSet<>(offer.station());
+    Set<Equipment> station = EnumSet.noneOf(Equipment.class);
+    station.addAll(offer.station());
     there.forEach(otherOffer -> station.addAll(otherOffer.station()));
     return !task.frames().get(day).oneStation()
         || candidates.stream().anyMatch(otherOffer -> otherOffer.station().equals(station));

@@ -66,11 +66,10 @@ public record Swap(Offer offer, double alike, List<Change> changes) {
       Offer now,
       Offers offers,
       Aim aim,
-      Set<String> taken,
+      Set<Equipment> taken,
       Set<PainFlag> hurting,
       Collection<String> without,
       int count) {
-    Equipment.check(taken);
     Map<String, Offer> ofExercise = new LinkedHashMap<>();
     offers.all().stream()
         .filter(

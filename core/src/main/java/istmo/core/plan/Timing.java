@@ -1,5 +1,6 @@
 package istmo.core.plan;
 
+import istmo.core.equipment.Equipment;
 import istmo.core.equipment.Equipment.LoadKind;
 import istmo.core.plan.Planned.Bout;
 import istmo.core.plan.Planned.Day;
@@ -97,7 +98,7 @@ public record Timing(List<Segment> segments) {
   /** Items of what is not on offer any more take no time: the week says that they are left out. */
   public static Timing of(Day day, Offers offers) {
     Clock clock = new Clock();
-    Set<String> at = Set.of();
+    Set<Equipment> at = Set.of();
     Set<LoadKind> loaded = EnumSet.noneOf(LoadKind.class);
     for (int b = 0; b < day.bouts().size(); b++) {
       Bout bout = day.bouts().get(b);
@@ -112,7 +113,7 @@ public record Timing(List<Segment> segments) {
             && offers.get(items.get(k - 1).candidateId()).exerciseId().equals(offer.exerciseId())) {
           continue; // another set-up of the same exercise in one bout: nothing is re-racked
         }
-        Set<String> station = offer.station();
+        Set<Equipment> station = offer.station();
         boolean elsewhere =
             !at.isEmpty() && !station.isEmpty() && !isSame(at, station, day.oneStation());
         if (elsewhere) {
@@ -138,7 +139,7 @@ public record Timing(List<Segment> segments) {
    * Whether two exercises are at one place. In a session at one station a part of it is: the floor
    * in front of the rack, with the rack's bar.
    */
-  private static boolean isSame(Set<String> at, Set<String> station, boolean oneStation) {
+  private static boolean isSame(Set<Equipment> at, Set<Equipment> station, boolean oneStation) {
     return oneStation ? at.containsAll(station) || station.containsAll(at) : at.equals(station);
   }
 

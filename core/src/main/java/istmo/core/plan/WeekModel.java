@@ -9,6 +9,7 @@ import com.google.ortools.sat.LinearExprBuilder;
 import com.google.ortools.sat.Literal;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionGroup;
+import istmo.core.equipment.Equipment;
 import istmo.core.plan.Planned.Item;
 import istmo.core.quantity.Required;
 import java.util.ArrayList;
@@ -164,7 +165,7 @@ final class WeekModel {
       if (!task.frames().get(d).oneStation()) {
         continue;
       }
-      List<Set<String>> stations = candidates.stream().map(Offer::station).distinct().toList();
+      List<Set<Equipment>> stations = candidates.stream().map(Offer::station).distinct().toList();
       BoolVar[] at = new BoolVar[stations.size()];
       for (int s = 0; s < at.length; s++) {
         at[s] = model.newBoolVar("at");
@@ -181,7 +182,7 @@ final class WeekModel {
         model.addBoolOr(allowed.toArray(Literal[]::new));
       }
       for (Item item : task.pinned(d)) {
-        Set<String> station = task.offers().get(item.candidateId()).station();
+        Set<Equipment> station = task.offers().get(item.candidateId()).station();
         List<Literal> allowed = new ArrayList<>();
         for (int s = 0; s < at.length; s++) {
           if (stations.get(s).containsAll(station)) {

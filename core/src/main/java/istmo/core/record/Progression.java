@@ -1,6 +1,7 @@
 package istmo.core.record;
 
 import istmo.core.body.PainFlag;
+import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.equipment.Loading;
 import istmo.core.quantity.Fact;
@@ -114,10 +115,10 @@ public final class Progression {
   /**
    * What to do next time after a series.
    *
-   * @param needs equipment ids of the exercise
+   * @param needs equipment of the exercise
    */
   public static Next next(
-      Series series, Asked asked, Set<String> needs, GymEquipment equipment, LocalDate today) {
+      Series series, Asked asked, Set<Equipment> needs, GymEquipment equipment, LocalDate today) {
     Optional<Outing> last =
         series.outings().stream()
             .filter(outing -> !outing.work().isEmpty())
@@ -239,7 +240,7 @@ public final class Progression {
       double kg,
       double empty,
       int least,
-      Set<String> needs,
+      Set<Equipment> needs,
       GymEquipment equipment,
       Loading now) {
     Optional<Loading> above =

@@ -12,7 +12,7 @@ import java.util.Optional;
 
 /** What everybody can find: exercises, their set-ups, exercises by word, machines and claims. */
 public final class EverydayNames {
-  private static final List<Findable> ALL = read();
+  private static final List<Findable> ALL = read(Catalogue.standard());
 
   private EverydayNames() {}
 
@@ -37,25 +37,26 @@ public final class EverydayNames {
         Findable.Kind.SET_UP, candidate.id(), candidate.name(), List.of(), Optional.empty());
   }
 
-  private static List<Findable> read() {
+  private static List<Findable> read(Catalogue catalogue) {
     List<Findable> all = new ArrayList<>();
-    for (Exercise exercise : Catalogue.standard().exercises()) {
+    for (Exercise exercise : catalogue.exercises()) {
+      List<Candidate> candidates = catalogue.candidatesOf(exercise);
       all.add(
           new Findable(
               Findable.Kind.EXERCISE,
-              exercise.candidates().get(0).id(),
+              candidates.get(0).id(),
               exercise.name(),
               exercise.alsoCalled(),
               Optional.empty()));
-      exercise.candidates().stream()
+      candidates.stream()
           .filter(candidate -> !candidate.name().equals(exercise.name()))
           .forEach(candidate -> all.add(of(candidate)));
     }
-    Catalogue.standard().byWord().forEach(byWord -> all.add(of(byWord)));
-    for (Equipment.Item item : Equipment.all()) {
+    catalogue.byWord().forEach(byWord -> all.add(of(byWord)));
+    for (Equipment item : Equipment.values()) {
       all.add(
           new Findable(
-              Findable.Kind.MACHINE, item.id(), item.name(), item.alsoCalled(), Optional.empty()));
+              Findable.Kind.MACHINE, item.id(), item.label(), item.alsoCalled(), Optional.empty()));
     }
     Claims.standard()
         .all()

@@ -7,7 +7,6 @@ import istmo.core.body.MeasurementKind;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
-import istmo.core.equipment.Equipment;
 import istmo.core.equipment.Equipment.LoadKind;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.mechanics.Analyser;
@@ -162,11 +161,7 @@ public record Calibration(
         .mapToDouble(
             entry -> {
               Candidate candidate = Catalogue.standard().candidate(entry.getKey());
-              return entry.getValue()
-                  * Catalogue.standard()
-                      .exerciseOf(candidate)
-                      .family()
-                      .inOneHand(candidate.usual());
+              return entry.getValue() * candidate.exercise().family().inOneHand(candidate.usual());
             })
         .max()
         .orElse(0);
@@ -200,8 +195,8 @@ public record Calibration(
   /** Empty for a lift that says nothing of strength: on a stack, or out of this body's reach. */
   private static Optional<Tried> tried(Body usual, KnownLift lift) {
     Candidate candidate = Catalogue.standard().candidate(lift.candidateId());
-    Exercise exercise = Catalogue.standard().exerciseOf(candidate);
-    if (exercise.needs().stream().anyMatch(item -> Equipment.get(item).load() == LoadKind.STACK)) {
+    Exercise exercise = candidate.exercise();
+    if (exercise.needs().stream().anyMatch(item -> item.load() == LoadKind.STACK)) {
       return Optional.empty();
     }
     double target = maximum(lift);

@@ -1,9 +1,7 @@
 package istmo.core.training;
 
 import istmo.core.catalogue.Candidate;
-import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
-import istmo.core.equipment.Equipment;
 import istmo.core.equipment.Equipment.LoadKind;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.mechanics.Analysis;
@@ -63,10 +61,9 @@ public record LoadEstimate(double lowKg, double highKg, String repetitions, Basi
     if (calibration.isEmpty()) {
       return Optional.empty();
     }
-    Exercise exercise = Catalogue.standard().exerciseOf(candidate);
+    Exercise exercise = candidate.exercise();
     Double own = calibration.get().maxima().get(candidate.id());
-    boolean stack =
-        exercise.needs().stream().anyMatch(item -> Equipment.get(item).load() == LoadKind.STACK);
+    boolean stack = exercise.needs().stream().anyMatch(item -> item.load() == LoadKind.STACK);
     boolean measured =
         exercise.needs().stream().anyMatch(item -> equipment.measured(item, "pulley").isPresent());
     if (own == null && stack && !measured) {

@@ -3,7 +3,6 @@ package istmo.core.words;
 import static istmo.core.words.Say.say;
 
 import istmo.core.anatomy.Region;
-import istmo.core.equipment.Equipment;
 import istmo.core.ranking.explanation.ComparisonFact;
 import istmo.core.ranking.explanation.ComparisonFact.BottomsDiffer;
 import istmo.core.ranking.explanation.ComparisonFact.ClientSaid;
@@ -160,8 +159,8 @@ public final class OrderWords {
   public static String of(MachineMeasuringValue value) {
     return say(
         "%s, %s: between what such machines have, %d of the first %d change their place.",
-        Equipment.get(value.itemId()).name(),
-        Equipment.detail(value.itemId(), value.detailId()).label().toLowerCase(Locale.ROOT),
+        value.item().label(),
+        value.item().detail(value.detailId()).label().toLowerCase(Locale.ROOT),
         value.affected(),
         value.of());
   }

@@ -7,7 +7,6 @@ import static istmo.core.words.Say.trimmed;
 
 import istmo.core.body.Measurement.Side;
 import istmo.core.catalogue.Catalogue;
-import istmo.core.mechanics.RackHeights;
 import istmo.core.plan.Arrangement;
 import istmo.core.plan.Block;
 import istmo.core.plan.Drops;
@@ -35,6 +34,7 @@ import istmo.core.plan.WorkingLoad.LastTime;
 import istmo.core.quantity.DayWords;
 import istmo.core.training.Calibration;
 import istmo.core.training.LoadEstimate;
+import istmo.core.training.RackHeights;
 import java.util.stream.Collectors;
 
 /**

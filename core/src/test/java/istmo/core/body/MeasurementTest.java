@@ -20,7 +20,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -130,7 +129,7 @@ class MeasurementTest {
   }
 
   private static List<MeasuringValue> measuring(
-      BodyEstimate estimate, Set<String> equipment, Aim aim) {
+      BodyEstimate estimate, Set<Equipment> equipment, Aim aim) {
     Brief brief =
         new Brief(
             estimate.body(),
@@ -146,8 +145,7 @@ class MeasurementTest {
 
   @Test
   void aMissingMeasurementSaysWhatItWouldSettleAndAMadeOneIsNotAskedAgain() {
-    Set<String> everything =
-        Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
+    Set<Equipment> everything = Equipment.everything();
     Aim aim = Aim.of(Map.of("VL", 2, "GMAXM", 2), Set.of());
     List<MeasuringValue> open = measuring(BodyEstimate.of(USUAL, Readings.none()), everything, aim);
     assertThat(open)
@@ -173,8 +171,7 @@ class MeasurementTest {
   })
   void aBodyAtTheEdgeOfWhatIsAllowedIsStillToldWhatToMeasure(
       MeasurementKind one, double oneValue, MeasurementKind other, double otherValue) {
-    Set<String> everything =
-        Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
+    Set<Equipment> everything = Equipment.everything();
     Aim aim = Aim.of(Map.of("VL", 2, "GMAXM", 2), Set.of());
     BodyEstimate edge =
         BodyEstimate.of(

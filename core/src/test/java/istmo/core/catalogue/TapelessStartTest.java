@@ -9,6 +9,7 @@ import istmo.core.body.Body;
 import istmo.core.body.Cautions;
 import istmo.core.body.PainFlag;
 import istmo.core.body.Soreness;
+import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.mechanics.Bodies;
 import istmo.core.movement.Posture;
@@ -84,7 +85,7 @@ class TapelessStartTest {
     Candidate low = candidate("leg-press/low");
     Map<String, Double> values = new LinkedHashMap<>(low.usual().values());
     values.put("footHeight", height);
-    var family = Catalogue.standard().exerciseOf(low).family();
+    var family = low.exercise().family();
     Posture posture =
         (Posture)
             family.posture(
@@ -98,7 +99,8 @@ class TapelessStartTest {
   @Test
   void aShortPlateEndsTheSearchBeforeTheAnkleDoes() {
     GymEquipment small =
-        GymEquipment.generic(Set.of("leg-press")).with("leg-press", "plateLow", 0.2);
+        GymEquipment.generic(Set.of(Equipment.LEG_PRESS))
+            .with(Equipment.LEG_PRESS, "plateLow", 0.2);
     assertThat(
             TapelessStart.HEELS_STAY_DOWN
                 .found(MAN, small, Optional.of(candidate("leg-press/low")), Map.of())
@@ -205,7 +207,10 @@ class TapelessStartTest {
   void anImprovisationHasItsCentimetresAndItsSafetyPoints() {
     List<Improvisation> calf =
         Improvisation.instead(
-            List.of("standing-calf"), Set.of("fixed-track", "leg-press"), MAN, Cautions.none());
+            List.of(Equipment.STANDING_CALF),
+            Set.of(Equipment.FIXED_TRACK, Equipment.LEG_PRESS),
+            MAN,
+            Cautions.none());
     assertThat(calf)
         .extracting(Improvisation::title)
         .containsExactly(
@@ -225,12 +230,15 @@ class TapelessStartTest {
   void anImprovisationNeedsWhatItNeedsAndSparesSoreJoints() {
     assertThat(
             Improvisation.instead(
-                List.of("standing-calf"), Set.of("barbell"), MAN, Cautions.none()))
+                List.of(Equipment.STANDING_CALF), Set.of(Equipment.BARBELL), MAN, Cautions.none()))
         .isEmpty();
     Cautions ankle = new Cautions(List.of(Soreness.leaveOut(PainFlag.ANKLE)), List.of(), List.of());
     assertThat(
             Improvisation.instead(
-                List.of("standing-calf"), Set.of("fixed-track", "leg-press"), MAN, ankle))
+                List.of(Equipment.STANDING_CALF),
+                Set.of(Equipment.FIXED_TRACK, Equipment.LEG_PRESS),
+                MAN,
+                ankle))
         .isEmpty();
   }
 }

@@ -139,7 +139,7 @@ class SilhouetteTest {
     assertThat(pictures.keySet())
         .containsAll(
             Catalogue.standard().exercises().stream()
-                .flatMap(exercise -> exercise.candidates().stream())
+                .flatMap(exercise -> Catalogue.standard().candidatesOf(exercise).stream())
                 .map(Candidate::id)
                 .toList());
     pictures.forEach(

@@ -31,15 +31,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
 /** What is known of a gym's machines, and what it does to the order. */
 class GymEquipmentTest {
   private static final Body MAN = Bodies.MAN;
-  private static final GymEquipment EVERYTHING =
-      GymEquipment.generic(
-          Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
+  private static final GymEquipment EVERYTHING = GymEquipment.generic(Equipment.everything());
   private static final Aim BOTH = Aim.of(Map.of("VL", 2, "BFL", 2), Set.of());
 
   private static Brief brief(GymEquipment equipment, Profile profile) {
@@ -81,8 +78,8 @@ class GymEquipmentTest {
   void genericValuesAreThoseOfTheSetUps() {
     int same = 0;
     for (Exercise exercise : Catalogue.standard().exercises()) {
-      for (String item : exercise.needs()) {
-        for (Detail detail : Equipment.get(item).details()) {
+      for (Equipment item : exercise.needs()) {
+        for (Detail detail : item.details()) {
           for (SetupParameter parameter : exercise.family().parameters()) {
             if (parameter.id().equals(detail.id())) {
               same++;
@@ -92,7 +89,8 @@ class GymEquipmentTest {
                           && parameter.allowed().contains(detail.allowed().max()))
                   .as("%s %s", item, detail.id())
                   .isTrue();
-              double usual = exercise.candidates().get(0).usual().get(parameter);
+              double usual =
+                  Catalogue.standard().candidatesOf(exercise).get(0).usual().get(parameter);
               if (parameter.kind() == SetupParameter.Kind.MACHINE) {
                 assertThat(detail.usual()).as("%s %s", item, detail.id()).isEqualTo(usual);
               }
@@ -110,7 +108,7 @@ class GymEquipmentTest {
    */
   @Test
   void aStopTakesDepthAndAShortPlateTakesTheLowFeetAndBothAreSaid() {
-    Order stopped = order(EVERYTHING.with("leg-press", "stop", 0.78));
+    Order stopped = order(EVERYTHING.with(Equipment.LEG_PRESS, "stop", 0.78));
     Evaluation.Computed high = of(stopped, "leg-press/high");
     double knee =
         high.analysis().points().stream()
@@ -120,7 +118,7 @@ class GymEquipmentTest {
     assertThat(knee).isLessThan(95);
     assertThat(Said.all(high.reach().changes()))
         .anyMatch(candidate -> candidate.contains("machine's stop"));
-    Order small = order(EVERYTHING.with("leg-press", "plateLow", 0.1));
+    Order small = order(EVERYTHING.with(Equipment.LEG_PRESS, "plateLow", 0.1));
     assertThat(of(small, "leg-press/low").reach().setup().values().get("footHeight"))
         .isGreaterThanOrEqualTo(0.1 - 1e-9);
     assertThat(Said.all(of(small, "leg-press/low").reach().changes()))
@@ -132,10 +130,10 @@ class GymEquipmentTest {
   void aStackThatFadesWhereTheMuscleIsLongCountsLess() {
     GymEquipment fading =
         EVERYTHING
-            .with("leg-extension", "curve120", 0.4)
-            .with("leg-extension", "curve90", 0.6)
-            .with("leg-extension", "curve0", 1.6)
-            .with("leg-extension", "curve30", 1.4);
+            .with(Equipment.LEG_EXTENSION, "curve120", 0.4)
+            .with(Equipment.LEG_EXTENSION, "curve90", 0.6)
+            .with(Equipment.LEG_EXTENSION, "curve0", 1.6)
+            .with(Equipment.LEG_EXTENSION, "curve30", 1.4);
     double generic = of(order(EVERYTHING), "leg-extension/upright").stimulus().get(Region.VL);
     assertThat(of(order(fading), "leg-extension/upright").stimulus().get(Region.VL))
         .isLessThan(0.85 * generic);
@@ -149,7 +147,9 @@ class GymEquipmentTest {
   void frictionTakesFromTheLoad() {
     double without = of(order(EVERYTHING), "leg-extension/upright").analysis().limitKg();
     double with =
-        of(order(EVERYTHING.with("leg-extension", "friction", 0.1)), "leg-extension/upright")
+        of(
+                order(EVERYTHING.with(Equipment.LEG_EXTENSION, "friction", 0.1)),
+                "leg-extension/upright")
             .analysis()
             .limitKg();
     assertThat(with).isCloseTo(without / 1.1, within(0.02));
@@ -158,7 +158,10 @@ class GymEquipmentTest {
   @Test
   void aCurlWithoutAPadIsLessStableAndASmallerStepProgressesBetter() {
     Order noPad =
-        order(EVERYTHING.with("seated-curl", "thighPad", 0).with("seated-curl", "step", 1));
+        order(
+            EVERYTHING
+                .with(Equipment.SEATED_CURL, "thighPad", 0)
+                .with(Equipment.SEATED_CURL, "step", 1));
     assertThat(criterion(noPad, "seated-leg-curl/usual", "stability").value()).isEqualTo(0.5);
     assertThat(criterion(noPad, "seated-leg-curl/usual", "stability").reason())
         .contains(new CriterionFact.NoThighPad());
@@ -172,20 +175,23 @@ class GymEquipmentTest {
   void thePlatesOwnedMakeTheStep() {
     GymEquipment micro =
         new GymEquipment(EVERYTHING.items(), Map.of(), new Plates(Map.of(0.5, 1, 20.0, 4)));
-    assertThat(micro.smallestStepKg(Set.of("barbell", "rack"))).isEqualTo(1);
-    assertThat(micro.smallestStepKg(Set.of("leg-press"))).isEqualTo(1);
-    assertThat(micro.smallestStepKg(Set.of("seated-curl"))).isEqualTo(5);
-    assertThat(micro.with("barbell", "step", 5).smallestStepKg(Set.of("barbell", "rack")))
+    assertThat(micro.smallestStepKg(Set.of(Equipment.BARBELL, Equipment.RACK))).isEqualTo(1);
+    assertThat(micro.smallestStepKg(Set.of(Equipment.LEG_PRESS))).isEqualTo(1);
+    assertThat(micro.smallestStepKg(Set.of(Equipment.SEATED_CURL))).isEqualTo(5);
+    assertThat(
+            micro
+                .with(Equipment.BARBELL, "step", 5)
+                .smallestStepKg(Set.of(Equipment.BARBELL, Equipment.RACK)))
         .as("what is said of the bar itself goes first")
         .isEqualTo(5);
-    assertThat(EVERYTHING.smallestStepKg(Set.of("barbell", "rack"))).isEqualTo(2.5);
+    assertThat(EVERYTHING.smallestStepKg(Set.of(Equipment.BARBELL, Equipment.RACK))).isEqualTo(2.5);
     assertThatThrownBy(() -> new Plates(Map.of(0.0, 2, 20.0, 0)))
         .isInstanceOfSatisfying(InvalidInput.class, e -> assertThat(e.faults()).hasSize(2));
   }
 
   @Test
   void aSeatThatDoesNotGoBackFarEnoughIsSaid() {
-    Order order = order(EVERYTHING.with("leg-extension", "thighMost", 0.35));
+    Order order = order(EVERYTHING.with(Equipment.LEG_EXTENSION, "thighMost", 0.35));
     assertThat(criterion(order, "leg-extension/upright", "stability").reason().orElseThrow())
         .isInstanceOf(CriterionFact.SeatTooShort.class)
         .satisfies(fact -> assertThat(Words.of(fact)).contains("in front of the pivot"));
@@ -198,7 +204,9 @@ class GymEquipmentTest {
   void everyMachineSaysHowMuchOfItIsKnown() {
     assertThat(Said.all(entry(order(EVERYTHING), "leg-press/high").why()))
         .contains("Computed for a generic machine: nothing of this one is measured.");
-    assertThat(entry(order(EVERYTHING.with("leg-press", "railAngle", 40)), "leg-press/high").why())
+    assertThat(
+            entry(order(EVERYTHING.with(Equipment.LEG_PRESS, "railAngle", 40)), "leg-press/high")
+                .why())
         .contains(new Reason.MachineKnown(1, 6));
     assertThat(Said.all(entry(order(EVERYTHING), "back-squat/high-bar").why()))
         .noneMatch(word -> word.contains("machine"));
@@ -206,13 +214,13 @@ class GymEquipmentTest {
 
   @Test
   void aRollerThatDoesNotReachTheAnkleIsSaid() {
-    Order order = order(EVERYTHING.with("seated-curl", "rollerMost", 0.3));
+    Order order = order(EVERYTHING.with(Equipment.SEATED_CURL, "rollerMost", 0.3));
     assertThat(criterion(order, "seated-leg-curl/usual", "stability").reason().orElseThrow())
         .isInstanceOf(CriterionFact.RollerTooShort.class)
         .satisfies(fact -> assertThat(Words.of(fact)).contains("presses on the shin"));
     assertThat(
             criterion(
-                    order(EVERYTHING.with("seated-curl", "rollerMost", 0.5)),
+                    order(EVERYTHING.with(Equipment.SEATED_CURL, "rollerMost", 0.5)),
                     "seated-leg-curl/usual",
                     "stability")
                 .reason()
@@ -232,13 +240,10 @@ class GymEquipmentTest {
     assertThat(Words.of(first)).contains("change their place");
     GymEquipment known =
         EVERYTHING.with(
-            first.itemId(),
-            first.detailId(),
-            Equipment.detail(first.itemId(), first.detailId()).usual());
+            first.item(), first.detailId(), first.item().detail(first.detailId()).usual());
     assertThat(MachineMeasuringValue.of(brief.at(known), evaluations))
         .noneMatch(
-            value ->
-                value.itemId().equals(first.itemId()) && value.detailId().equals(first.detailId()));
+            value -> value.item() == first.item() && value.detailId().equals(first.detailId()));
   }
 
   @Test
@@ -273,11 +278,11 @@ class GymEquipmentTest {
     assertThatThrownBy(
             () ->
                 new GymEquipment(
-                    Set.of("leg-press"),
+                    Set.of(Equipment.LEG_PRESS),
                     Map.of(
-                        "leg-press",
+                        Equipment.LEG_PRESS,
                         Map.of("railAngle", 120.0, "colour", 1.0),
-                        "seated-curl",
+                        Equipment.SEATED_CURL,
                         Map.of("thighPad", 0.5)),
                     Plates.unknown()))
         .isInstanceOfSatisfying(
@@ -301,5 +306,25 @@ class GymEquipmentTest {
                     Set.of("deadlift"),
                     Set.of("deadlift")))
         .isInstanceOfSatisfying(InvalidInput.class, e -> assertThat(e.faults()).hasSize(3));
+  }
+
+  @Test
+  void whatComesByIdsIsNamedAllAtOnceWhereItIsNotKnown() {
+    assertThatThrownBy(
+            () ->
+                GymEquipment.of(
+                    List.of("rack", "sofa"),
+                    Map.of("lamp", Map.of("step", 1.0), "rack", Map.of("colour", 1.0)),
+                    Plates.unknown()))
+        .hasMessageContaining("\"sofa\" is not known")
+        .hasMessageContaining("\"lamp\" is not known")
+        .hasMessageContaining("measured.rack.colour");
+    assertThat(
+            GymEquipment.of(
+                    List.of("leg-press"),
+                    Map.of("leg-press", Map.of("railAngle", 40.0)),
+                    Plates.unknown())
+                .measuredById())
+        .isEqualTo(Map.of("leg-press", Map.of("railAngle", 40.0)));
   }
 }

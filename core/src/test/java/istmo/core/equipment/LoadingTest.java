@@ -15,11 +15,16 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class LoadingTest {
-  private static final Set<String> BAR = Set.of("barbell", "rack");
+  private static final Set<Equipment> BAR = Set.of(Equipment.BARBELL, Equipment.RACK);
 
   private static GymEquipment equipment(Map<Double, Integer> plates) {
     return new GymEquipment(
-        Set.of("barbell", "rack", "leg-press", "dumbbells", "seated-curl"),
+        Set.of(
+            Equipment.BARBELL,
+            Equipment.RACK,
+            Equipment.LEG_PRESS,
+            Equipment.DUMBBELLS,
+            Equipment.SEATED_CURL),
         Map.of(),
         new Plates(plates));
   }
@@ -36,15 +41,15 @@ class LoadingTest {
         .containsExactly(20.0, 15.0, 2.5, 1.25);
     assertThat(Loading.notAbove(61.9, BAR, equipment).kg()).isEqualTo(60);
     assertThat(Loading.nearest(5, BAR, equipment).kg()).as("never less than the bar").isEqualTo(20);
-    assertThat(Loading.nearest(42, Set.of("leg-press"), equipment))
+    assertThat(Loading.nearest(42, Set.of(Equipment.LEG_PRESS), equipment))
         .as("a sled's load is plates only")
         .satisfies(
             loading -> assertThat(loading.kg()).isEqualTo(42.5),
             loading -> assertThat(loading.emptyKg()).isZero());
-    assertThat(Loading.nearest(33, Set.of("seated-curl"), equipment).kg())
+    assertThat(Loading.nearest(33, Set.of(Equipment.SEATED_CURL), equipment).kg())
         .as("a stack goes by its pins")
         .isEqualTo(35);
-    assertThat(Loading.nearest(33, Set.of("box"), equipment).kind())
+    assertThat(Loading.nearest(33, Set.of(Equipment.BOX), equipment).kind())
         .as("nothing carries a load")
         .isEqualTo(Loading.Kind.BODY);
   }
@@ -54,10 +59,10 @@ class LoadingTest {
     double lb = 0.45359237;
     GymEquipment equipment =
         new GymEquipment(
-            Set.of("barbell"),
-            Map.of("barbell", Map.of("barMass", 45 * lb)),
+            Set.of(Equipment.BARBELL),
+            Map.of(Equipment.BARBELL, Map.of("barMass", 45 * lb)),
             new Plates(Map.of(45 * lb, 4, 25 * lb, 1, 10 * lb, 2, 5 * lb, 1, 2.5 * lb, 1)));
-    Loading loading = Loading.nearest(225 * lb, Set.of("barbell"), equipment);
+    Loading loading = Loading.nearest(225 * lb, Set.of(Equipment.BARBELL), equipment);
     assertThat(loading.kg() / lb).isCloseTo(225, offset(0.01));
     assertThat(loading.perSide())
         .hasSize(2)
@@ -66,7 +71,8 @@ class LoadingTest {
 
   @Test
   void aGymThatHasNotSaidGetsTheUsualPlates() {
-    Loading loading = Loading.nearest(60, BAR, GymEquipment.generic(Set.of("barbell", "rack")));
+    Loading loading =
+        Loading.nearest(60, BAR, GymEquipment.generic(Set.of(Equipment.BARBELL, Equipment.RACK)));
     assertThat(loading.plateKind()).isEqualTo(Loading.PlateKind.USUAL);
     assertThat(loading.perSide()).containsExactly(20.0);
     assertThat(Loading.nearest(60, BAR, equipment(Map.of(10.0, 2))).plateKind())

@@ -462,9 +462,7 @@ class EvidenceReportTest {
 
   private void weightsPerturbed() {
     Body man = Body.estimated(1.78, 80, Sex.MALE);
-    GymEquipment everything =
-        GymEquipment.generic(
-            Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
+    GymEquipment everything = GymEquipment.generic(Equipment.everything());
     Map<String, Evaluation> evaluations = Orders.evaluate(man, everything, STRETCH);
     Random random = new Random(3);
     int same = 0;

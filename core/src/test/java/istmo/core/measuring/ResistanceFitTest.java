@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import istmo.core.anatomy.MonotoneCurve;
+import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.equipment.Plates;
 import istmo.core.measuring.Pull.Direction;
@@ -48,7 +49,8 @@ class ResistanceFitTest {
         pulls.add(pull(deg + random.nextDouble(), 0.01 * random.nextGaussian(), 0.06, direction));
       }
     }
-    ResistanceFit fit = ResistanceFit.of("leg-extension", GymEquipment.generic(Set.of()), pulls);
+    ResistanceFit fit =
+        ResistanceFit.of(Equipment.LEG_EXTENSION, GymEquipment.generic(Set.of()), pulls);
     assertThat(fit.values().get("friction")).as("seed %d", seed).isCloseTo(0.06, within(0.012));
     for (int knot : new int[] {30, 60, 90}) {
       assertThat(fit.values().get("curve" + knot) * fit.values().get("pulley"))
@@ -96,10 +98,11 @@ class ResistanceFitTest {
   @Test
   void aSledIsWeighedAlongItsRail() {
     GymEquipment equipment =
-        GymEquipment.generic(Set.of("leg-press")).with("leg-press", "railAngle", 45);
+        GymEquipment.generic(Set.of(Equipment.LEG_PRESS))
+            .with(Equipment.LEG_PRESS, "railAngle", 45);
     ResistanceFit fit =
         ResistanceFit.of(
-            "leg-press",
+            Equipment.LEG_PRESS,
             equipment,
             List.of(
                 new Pull(0.2, 436.86, 0, 0, Direction.UP),
@@ -111,8 +114,8 @@ class ResistanceFitTest {
     assertThat(fit.genericError()).isCloseTo(60 / 45.0 - 1, within(1e-3));
     ResistanceFit unsure =
         ResistanceFit.of(
-            "leg-press",
-            GymEquipment.generic(Set.of("leg-press")),
+            Equipment.LEG_PRESS,
+            GymEquipment.generic(Set.of(Equipment.LEG_PRESS)),
             List.of(new Pull(0.2, 416.06, 0, 0, Direction.STILL)));
     assertThat(unsure.values()).containsOnlyKeys("sledMass");
     assertThat(unsure.notes())
@@ -128,9 +131,9 @@ class ResistanceFitTest {
   void theStandInsTruthComesBack() {
     GymEquipment equipment =
         GymEquipment.generic(Set.of())
-            .with("leg-press", "railAngle", 38)
-            .with("fixed-track", "trackAngle", 7);
-    for (String item : List.of("leg-press", "fixed-track")) {
+            .with(Equipment.LEG_PRESS, "railAngle", 38)
+            .with(Equipment.FIXED_TRACK, "trackAngle", 7);
+    for (Equipment item : List.of(Equipment.LEG_PRESS, Equipment.FIXED_TRACK)) {
       List<Pull> pulls = new ArrayList<>();
       for (Direction direction : new Direction[] {Direction.UP, Direction.DOWN}) {
         pulls.add(
@@ -142,8 +145,8 @@ class ResistanceFitTest {
                 direction));
       }
       ResistanceFit fit = ResistanceFit.of(item, equipment, pulls);
-      assertThat(fit.values().get(item.equals("leg-press") ? "sledMass" : "barMass"))
-          .isCloseTo(item.equals("leg-press") ? 38 : 12, within(1e-9));
+      assertThat(fit.values().get(item.equals(Equipment.LEG_PRESS) ? "sledMass" : "barMass"))
+          .isCloseTo(item.equals(Equipment.LEG_PRESS) ? 38 : 12, within(1e-9));
       assertThat(fit.values().get("friction")).isCloseTo(0.07, within(1e-9));
     }
   }
@@ -154,7 +157,7 @@ class ResistanceFitTest {
     double down = 45 * Load.G * Math.sin(Math.PI / 4);
     ResistanceFit fit =
         ResistanceFit.of(
-            "leg-press",
+            Equipment.LEG_PRESS,
             GymEquipment.generic(Set.of()),
             List.of(
                 new Pull(0.2, up, 0, 35, Direction.UP), new Pull(0.2, down, 0, 0, Direction.DOWN)));
@@ -168,7 +171,7 @@ class ResistanceFitTest {
     assertThatThrownBy(
             () ->
                 ResistanceFit.of(
-                    "seated-curl",
+                    Equipment.SEATED_CURL,
                     equipment,
                     List.of(pull(10, 0, 0, Direction.STILL), pull(20, 0, 0, Direction.STILL))))
         .isInstanceOf(InvalidInput.class)
@@ -176,7 +179,9 @@ class ResistanceFitTest {
     assertThatThrownBy(
             () ->
                 ResistanceFit.of(
-                    "seated-curl", equipment, List.of(new Pull(200, 9999, 0, 0, Direction.UP))))
+                    Equipment.SEATED_CURL,
+                    equipment,
+                    List.of(new Pull(200, 9999, 0, 0, Direction.UP))))
         .isInstanceOfSatisfying(
             InvalidInput.class,
             e ->
@@ -184,15 +189,17 @@ class ResistanceFitTest {
                     .extracting(InvalidInput.Fault::field)
                     .containsExactly(
                         "pulls.0.at", "pulls.0.leverM", "pulls.0.forceN", "pulls.0.loadKg"));
-    assertThatThrownBy(() -> ResistanceFit.of("barbell", equipment, List.of()))
+    assertThatThrownBy(() -> ResistanceFit.of(Equipment.BARBELL, equipment, List.of()))
         .isInstanceOf(InvalidInput.class)
         .hasMessageContaining("nothing to measure");
     assertThatThrownBy(
             () ->
                 ResistanceFit.of(
-                    "leg-press",
+                    Equipment.LEG_PRESS,
                     new GymEquipment(
-                        Set.of(), Map.of("leg-press", Map.of("railAngle", 0.0)), Plates.unknown()),
+                        Set.of(),
+                        Map.of(Equipment.LEG_PRESS, Map.of("railAngle", 0.0)),
+                        Plates.unknown()),
                     List.of(new Pull(0, 100, 0, 0, Direction.STILL))))
         .isInstanceOf(InvalidInput.class)
         .hasMessageContaining("level rail");

@@ -45,7 +45,7 @@ class AnalyserTest {
   @ParameterizedTest
   @MethodSource("candidates")
   void theLimitHoldsAtItsOwnPosture(Candidate candidate) {
-    Family family = Catalogue.standard().exerciseOf(candidate).family();
+    Family family = candidate.exercise().family();
     Setup setup =
         Reach.of(
                 LIFTER,

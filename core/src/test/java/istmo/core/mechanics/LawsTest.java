@@ -226,7 +226,7 @@ class LawsTest {
     List<String> jumps = new ArrayList<>();
     AtomicInteger compared = new AtomicInteger();
     for (Candidate candidate : Catalogue.standard().candidates()) {
-      Family family = Catalogue.standard().exerciseOf(candidate).family();
+      Family family = candidate.exercise().family();
       Setup setup =
           Reach.of(
                   LIFTER,

@@ -29,10 +29,7 @@ class SolverTest {
     for (Candidate candidate : Catalogue.standard().candidates()) {
       for (double phase : new double[] {0.1, 0.6, 1}) {
         PostureResult result =
-            Catalogue.standard()
-                .exerciseOf(candidate)
-                .family()
-                .posture(BODY, candidate.usual(), phase, 60);
+            candidate.exercise().family().posture(BODY, candidate.usual(), phase, 60);
         if (result instanceof Posture posture) {
           list.add(new Object[] {candidate.id(), posture});
         }

@@ -51,7 +51,7 @@ class SetupAndReachTest {
   @ParameterizedTest
   @MethodSource("candidates")
   void lessDepthKeepsThePart(Candidate candidate) {
-    Family family = Catalogue.standard().exerciseOf(candidate).family();
+    Family family = candidate.exercise().family();
     family
         .depth()
         .ifPresent(
@@ -73,7 +73,7 @@ class SetupAndReachTest {
   @ParameterizedTest
   @MethodSource("candidates")
   void posturesAreThoseOfThisBody(Candidate candidate) {
-    Family family = Catalogue.standard().exerciseOf(candidate).family();
+    Family family = candidate.exercise().family();
     for (Body body : new Body[] {Bodies.MAN, Bodies.WOMAN, STIFF}) {
       Optional<Reach> reach =
           Reach.of(
@@ -161,7 +161,7 @@ class SetupAndReachTest {
   void aBarInFrontStaysWhereItRests() {
     Body tall = new Intake(1.93, 90, Sex.MALE, Intake.Thigh.LONG, Intake.Ankle.STIFF).body();
     Candidate front = Catalogue.standard().candidate("front-squat/front");
-    Family family = Catalogue.standard().exerciseOf(front).family();
+    Family family = front.exercise().family();
     Reach reach = Reach.of(tall, family, front.usual(), Optional.empty()).orElseThrow();
     Posture bottom = (Posture) family.posture(tall, reach.setup(), 1, 100);
     assertThat(Math.toDegrees(bottom.trunkLeanRad())).isBetween(35.0, 40.0);
@@ -217,9 +217,7 @@ class SetupAndReachTest {
             .withLimits(Math.toRadians(25), Math.toRadians(95), Bodies.MAN.kneeFlexionLimitRad());
     Candidate half = Catalogue.standard().candidate("back-squat/bottom-half");
     Setup wished = half.usual();
-    Reach reach =
-        Reach.of(stiff, Catalogue.standard().exerciseOf(half).family(), wished, Optional.empty())
-            .orElseThrow();
+    Reach reach = Reach.of(stiff, half.exercise().family(), wished, Optional.empty()).orElseThrow();
     double depth = reach.setup().values().get("depth");
     double top = reach.setup().values().get("top");
     assertThat(depth).isLessThan(wished.values().get("depth") - 5);

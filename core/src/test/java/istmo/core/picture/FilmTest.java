@@ -64,7 +64,7 @@ class FilmTest {
     Maker(String id, long seed) {
       random = new Random(seed);
       candidate = Catalogue.standard().candidate(id);
-      family = Catalogue.standard().exerciseOf(candidate).family();
+      family = candidate.exercise().family();
       body = Body.estimated(1.65 + 0.25 * random.nextDouble(), 75, Sex.MALE);
       Setup usual = candidate.usualFor(body, GymEquipment.generic(Set.of()));
       setup = Reach.of(body, family, usual, candidate.yields()).orElseThrow().setup();

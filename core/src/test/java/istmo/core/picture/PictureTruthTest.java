@@ -147,7 +147,7 @@ class PictureTruthTest {
 
   private static Optional<Case> example(String id, Random random) {
     Candidate candidate = Catalogue.standard().candidate(id);
-    Family family = Catalogue.standard().exerciseOf(candidate).family();
+    Family family = candidate.exercise().family();
     Body usual =
         Body.estimated(
             1.6 + 0.3 * random.nextDouble(),

@@ -38,7 +38,7 @@ class TechniqueReadingTest {
   }
 
   private static Family family(String id) {
-    return Catalogue.standard().exerciseOf(candidate(id)).family();
+    return candidate(id).exercise().family();
   }
 
   /** The client as he moves when one technique parameter is otherwise than usual. */

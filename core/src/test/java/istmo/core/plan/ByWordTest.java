@@ -15,6 +15,7 @@ import istmo.core.body.Soreness;
 import istmo.core.catalogue.ByWord;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Movement;
+import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.plan.Planned.Bout;
 import istmo.core.plan.Planned.Item;
@@ -35,7 +36,14 @@ import org.junit.jupiter.api.Test;
 class ByWordTest {
   private static final Aim AIM = Aim.of(Map.of("GMAXM", 3, "VL", 2), Set.of());
   private static final GymEquipment GYM =
-      GymEquipment.generic(Set.of("kettlebell", "bands", "box", "barbell", "rack", "leg-press"));
+      GymEquipment.generic(
+          Set.of(
+              Equipment.KETTLEBELL,
+              Equipment.BANDS,
+              Equipment.BOX,
+              Equipment.BARBELL,
+              Equipment.RACK,
+              Equipment.LEG_PRESS));
   private static final Offers OFFERS = Plans.real(AIM, TrainingAge.YEARS, GYM);
 
   private static ByWord exercise(String id) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import istmo.core.anatomy.Region;
 import istmo.core.body.PainFlag;
 import istmo.core.body.Profile.TrainingAge;
+import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.mechanics.Tempo;
 import istmo.core.plan.Planned.Bout;
@@ -72,10 +73,10 @@ class ComposerTest {
       for (Region region : regions) {
         shares.put(region, random.nextInt(3) == 0 ? 0 : random.nextInt(101) / 100.0);
       }
-      Set<String> station =
+      Set<Equipment> station =
           random.nextInt(3) == 0
               ? Set.of()
-              : Set.of(random.nextBoolean() ? "leg-press" : "seated-curl");
+              : Set.of(random.nextBoolean() ? Equipment.LEG_PRESS : Equipment.SEATED_CURL);
       Prescription usual =
           new Prescription(
               2 + random.nextInt(2),
@@ -211,7 +212,7 @@ class ComposerTest {
     p.set(day, pairs);
     Appraisal.Choice choice = new Appraisal.Choice(s, p);
     Day frame = task.frames().get(day);
-    List<Set<String>> stations =
+    List<Set<Equipment>> stations =
         new ArrayList<>(sets.keySet().stream().map(k -> candidates.get(k).station()).toList());
     frame.items().forEach(item -> stations.add(task.offers().get(item.candidateId()).station()));
     boolean one = stations.stream().filter(texts -> !texts.isEmpty()).distinct().count() <= 1;
@@ -275,7 +276,7 @@ class ComposerTest {
       assertThat(week.days().get(0).items())
           .as("what is pinned stays as it is")
           .contains(frames.get(0).items().get(0));
-      List<Set<String>> stations =
+      List<Set<Equipment>> stations =
           week.days().get(1).items().stream()
               .map(item -> offers.get(item.candidateId()).station())
               .distinct()
@@ -399,7 +400,7 @@ class ComposerTest {
             "curl",
             Map.of(Region.BFL, 0.6),
             Role.SINGLE,
-            Set.of("seated-curl"),
+            Set.of(Equipment.SEATED_CURL),
             1,
             Plans.THREE_OF_TEN);
     Task task =
@@ -433,7 +434,7 @@ class ComposerTest {
             "press",
             Map.of(Region.VL, 1.0),
             Role.HEAVY,
-            Set.of("leg-press"),
+            Set.of(Equipment.LEG_PRESS),
             3,
             Plans.THREE_OF_TEN);
     Offer curl =
@@ -441,7 +442,7 @@ class ComposerTest {
             "curl",
             Map.of(Region.BFL, 1.0),
             Role.SINGLE,
-            Set.of("seated-curl"),
+            Set.of(Equipment.SEATED_CURL),
             1,
             Plans.THREE_OF_TEN);
     Task task =
@@ -488,7 +489,7 @@ class ComposerTest {
             "press",
             Map.of(Region.VL, 1.0),
             Role.HEAVY,
-            Set.of("leg-press"),
+            Set.of(Equipment.LEG_PRESS),
             3,
             Plans.THREE_OF_TEN);
     Task task =
@@ -572,7 +573,13 @@ class ComposerTest {
     Aim aim = Aim.of(Map.of("VL", 3, "GMAXM", 2), Set.of());
     GymEquipment small =
         GymEquipment.generic(
-            Set.of("barbell", "rack", "dumbbells", "bench", "seated-curl", "leg-extension"));
+            Set.of(
+                Equipment.BARBELL,
+                Equipment.RACK,
+                Equipment.DUMBBELLS,
+                Equipment.BENCH,
+                Equipment.SEATED_CURL,
+                Equipment.LEG_EXTENSION));
     Offers offers = Plans.real(aim, TrainingAge.MONTHS, small, PainFlag.LOWER_BACK);
     assertThat(offers.all())
         .isNotEmpty()

@@ -7,6 +7,7 @@ import static org.assertj.core.data.Offset.offset;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Sparse;
 import istmo.core.body.Profile.TrainingAge;
+import istmo.core.equipment.Equipment;
 import istmo.core.plan.Planned.Bout;
 import istmo.core.plan.Planned.Day;
 import istmo.core.plan.Planned.Week;
@@ -26,7 +27,7 @@ class CoverageTest {
           "press",
           Map.of(Region.VL, 0.8, Region.VM, 0.8, Region.VI, 0.8, Region.RF, 0.2, Region.GMAXM, 0.5),
           Role.HEAVY,
-          Set.of("leg-press"),
+          Set.of(Equipment.LEG_PRESS),
           3,
           Plans.THREE_OF_TEN,
           0.6,
@@ -38,7 +39,7 @@ class CoverageTest {
           "curl",
           Map.of(Region.BFL, 1.0, Region.ST, 0.9, Region.SM, 0.9, Region.BFS, 0.8),
           Role.SINGLE,
-          Set.of("seated-curl"),
+          Set.of(Equipment.SEATED_CURL),
           1,
           Plans.THREE_OF_TEN,
           0.6,
@@ -125,7 +126,7 @@ class CoverageTest {
             "squat",
             Map.of(Region.VL, 1.0),
             Role.HEAVY,
-            Set.of("rack"),
+            Set.of(Equipment.RACK),
             3,
             Plans.THREE_OF_TEN,
             0.6,

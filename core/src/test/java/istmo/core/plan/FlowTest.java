@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import istmo.core.anatomy.Region;
 import istmo.core.body.Measurement.Side;
+import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.equipment.Loading;
 import istmo.core.mechanics.Tempo;
@@ -30,7 +31,7 @@ class FlowTest {
   private static final GymEquipment GYM = Plans.EVERYTHING;
 
   private static Flow.Exercise exercise(
-      String id, Prescription prescription, boolean oneLeg, String station) {
+      String id, Prescription prescription, boolean oneLeg, Equipment station) {
     Offer offer =
         Plans.offer(
             id,
@@ -73,7 +74,8 @@ class FlowTest {
 
   @Test
   void lighterSetsThenSetsWithTheirRest() {
-    Flow flow = Flow.of(List.of(List.of(exercise("a", TWO, false, "leg-extension"))), Side.NONE);
+    Flow flow =
+        Flow.of(List.of(List.of(exercise("a", TWO, false, Equipment.LEG_EXTENSION))), Side.NONE);
     assertThat(words(flow)).containsExactly("a WARM_UP 1", "a WORK 1", "a WORK 2");
     assertThat(flow.steps()).extracting(Step::ownRestS).containsExactly(0.0, 0.0, 90.0);
     assertThat(flow.steps().get(0).note()).contains(new SetNote.FirstLightSet());
@@ -88,8 +90,8 @@ class FlowTest {
         Flow.of(
             List.of(
                 List.of(
-                    exercise("a", TWO.withSets(3), false, "leg-extension"),
-                    exercise("b", TWO, false, "seated-curl"))),
+                    exercise("a", TWO.withSets(3), false, Equipment.LEG_EXTENSION),
+                    exercise("b", TWO, false, Equipment.SEATED_CURL))),
             Side.NONE);
     assertThat(words(flow))
         .containsExactly(
@@ -110,7 +112,8 @@ class FlowTest {
 
   @Test
   void theWeakerSideGoesFirstAndItsCountIsTheOthersLimit() {
-    Flow flow = Flow.of(List.of(List.of(exercise("a", TWO, true, "leg-extension"))), Side.RIGHT);
+    Flow flow =
+        Flow.of(List.of(List.of(exercise("a", TWO, true, Equipment.LEG_EXTENSION))), Side.RIGHT);
     assertThat(words(flow))
         .containsExactly(
             "a WARM_UP 1", "a WORK 1 RIGHT", "a WORK 1 LEFT", "a WORK 2 RIGHT", "a WORK 2 LEFT");
@@ -128,7 +131,11 @@ class FlowTest {
         Flow.of(
             List.of(
                 List.of(
-                    exercise("a", Prescriber.inScheme(Scheme.DROP, TWO), true, "leg-extension"))),
+                    exercise(
+                        "a",
+                        Prescriber.inScheme(Scheme.DROP, TWO),
+                        true,
+                        Equipment.LEG_EXTENSION))),
             Side.LEFT);
     assertThat(words(flow))
         .containsExactly(
@@ -161,7 +168,9 @@ class FlowTest {
             Scheme.DROP,
             Optional.of(new Drops(1, 0.3, true, "")));
     Flow flow =
-        Flow.of(List.of(List.of(exercise("a", prescription, true, "leg-extension"))), Side.LEFT);
+        Flow.of(
+            List.of(List.of(exercise("a", prescription, true, Equipment.LEG_EXTENSION))),
+            Side.LEFT);
     assertThat(words(flow))
         .containsExactly(
             "a WARM_UP 1",
@@ -186,7 +195,9 @@ class FlowTest {
   void toesTakeTurnsFromSetToSet() {
     Prescription prescription = Prescriber.inScheme(Scheme.TOES_IN_TURN, TWO.withSets(4));
     Flow flow =
-        Flow.of(List.of(List.of(exercise("a", prescription, false, "leg-extension"))), Side.NONE);
+        Flow.of(
+            List.of(List.of(exercise("a", prescription, false, Equipment.LEG_EXTENSION))),
+            Side.NONE);
     assertThat(flow.steps().stream().filter(step -> step.kind() == Kind.WORK))
         .extracting(step -> Words.of(step.note().orElseThrow()))
         .containsExactly("toes straight", "toes out", "toes in", "toes straight");
@@ -198,7 +209,9 @@ class FlowTest {
   void everySetOfEverySchemeIsThere(Scheme scheme) {
     Prescription prescription = Prescriber.inScheme(scheme, TWO.withSets(4));
     Flow flow =
-        Flow.of(List.of(List.of(exercise("a", prescription, false, "leg-extension"))), Side.NONE);
+        Flow.of(
+            List.of(List.of(exercise("a", prescription, false, Equipment.LEG_EXTENSION))),
+            Side.NONE);
     assertThat(flow.steps().stream().filter(step -> step.kind() == Kind.WORK)).hasSize(4);
     assertThat(flow.steps().stream().filter(step -> step.kind() == Kind.DROP))
         .hasSize(prescription.drops().map(Drops::number).orElse(0));
@@ -213,9 +226,10 @@ class FlowTest {
     List<List<Flow.Exercise>> bouts =
         List.of(
             List.of(
-                exercise("a", TWO.withSets(3), false, "leg-extension"),
-                exercise("b", TWO, true, "seated-curl")),
-            List.of(exercise("c", Prescriber.inScheme(Scheme.DROP, TWO), false, "leg-press")));
+                exercise("a", TWO.withSets(3), false, Equipment.LEG_EXTENSION),
+                exercise("b", TWO, true, Equipment.SEATED_CURL)),
+            List.of(
+                exercise("c", Prescriber.inScheme(Scheme.DROP, TWO), false, Equipment.LEG_PRESS)));
     List<Step> steps = Flow.of(bouts, Side.LEFT).steps();
     List<Step> shuffled = new ArrayList<>(steps);
     Collections.shuffle(shuffled, new Random(3));
@@ -226,7 +240,8 @@ class FlowTest {
         Flow.of(
                 List.of(
                     List.of(
-                        exercise("x", TWO.withSets(3), false, "lying-curl"), bouts.get(0).get(1)),
+                        exercise("x", TWO.withSets(3), false, Equipment.LYING_CURL),
+                        bouts.get(0).get(1)),
                     bouts.get(1)),
                 Side.LEFT)
             .steps();
@@ -251,7 +266,8 @@ class FlowTest {
   @Test
   void aCautionGoesBeforeTheRecord() {
     Offer offer =
-        Plans.offer("a", Map.of(Region.VL, 1.0), Role.SINGLE, Set.of("leg-extension"), 1, TWO);
+        Plans.offer(
+            "a", Map.of(Region.VL, 1.0), Role.SINGLE, Set.of(Equipment.LEG_EXTENSION), 1, TWO);
     Offer first =
         offer.in(
             Map.of("hipAngle", 80.0),

@@ -2,6 +2,7 @@ package istmo.core.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import istmo.core.equipment.Equipment;
 import istmo.core.equipment.Loading;
 import istmo.core.record.Progression;
 import java.util.List;
@@ -11,7 +12,7 @@ import org.junit.jupiter.api.Test;
 
 class LoadsToChooseTest {
   private static final double PAIR_KG = 40;
-  private static final Set<String> NEEDS = Set.of("barbell", "rack");
+  private static final Set<Equipment> NEEDS = Set.of(Equipment.BARBELL, Equipment.RACK);
 
   @Test
   void the_window_is_about_the_load_that_is_asked_for() {

@@ -29,16 +29,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 
 /**
  * Offers and weeks for tests: made by hand, so that figures can be worked out, or of the real
  * catalogue.
  */
 final class Plans {
-  static final GymEquipment EVERYTHING =
-      GymEquipment.generic(
-          Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
+  static final GymEquipment EVERYTHING = GymEquipment.generic(Equipment.everything());
   private static final Map<String, Evaluation> LIFTER =
       Orders.evaluate(Bodies.LIFTER, EVERYTHING, School.STRETCH);
 
@@ -52,7 +49,7 @@ final class Plans {
       String id,
       Map<Region, Double> shares,
       Role role,
-      Set<String> station,
+      Set<Equipment> station,
       double setUpMinutes,
       Prescription usual) {
     return offer(id, shares, role, station, setUpMinutes, usual, 0.5, 0, false, Set.of());
@@ -62,7 +59,7 @@ final class Plans {
       String id,
       Map<Region, Double> shares,
       Role role,
-      Set<String> station,
+      Set<Equipment> station,
       double setUpMinutes,
       Prescription usual,
       double utility,

@@ -6,6 +6,7 @@ import static org.assertj.core.data.Offset.offset;
 
 import istmo.core.anatomy.Region;
 import istmo.core.body.Profile.TrainingAge;
+import istmo.core.equipment.Equipment;
 import istmo.core.mechanics.Tempo;
 import istmo.core.plan.Planned.Bout;
 import istmo.core.plan.Planned.Day;
@@ -27,13 +28,18 @@ import org.junit.jupiter.params.provider.ValueSource;
 class TimingTest {
   private static final Offer PRESS =
       Plans.offer(
-          "press", Map.of(Region.VL, 1.0), Role.HEAVY, Set.of("leg-press"), 3, Plans.THREE_OF_TEN);
+          "press",
+          Map.of(Region.VL, 1.0),
+          Role.HEAVY,
+          Set.of(Equipment.LEG_PRESS),
+          3,
+          Plans.THREE_OF_TEN);
   private static final Offer CURL =
       Plans.offer(
           "curl",
           Map.of(Region.BFL, 1.0),
           Role.SINGLE,
-          Set.of("seated-curl"),
+          Set.of(Equipment.SEATED_CURL),
           1,
           Plans.THREE_OF_TEN);
   private static final Offer FLOOR =
@@ -114,7 +120,7 @@ class TimingTest {
             "press/wide",
             Map.of(Region.VL, 1.0),
             Role.HEAVY,
-            Set.of("leg-press"),
+            Set.of(Equipment.LEG_PRESS),
             3,
             Plans.THREE_OF_TEN);
     Offer close =
@@ -122,7 +128,7 @@ class TimingTest {
             "press/close",
             Map.of(Region.VL, 1.0),
             Role.HEAVY,
-            Set.of("leg-press"),
+            Set.of(Equipment.LEG_PRESS),
             3,
             Plans.THREE_OF_TEN);
     Offers offers = new Offers(List.of(wide, close));
@@ -190,7 +196,7 @@ class TimingTest {
   @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8})
   void theSolversTimeIsNeverTooShortAtOneStation(long seed) {
     Random random = new Random(seed);
-    Set<String> rack = Set.of("barbell", "rack");
+    Set<Equipment> rack = Set.of(Equipment.BARBELL, Equipment.RACK);
     Offers real =
         Plans.real(
             Aim.of(Map.of("VL", 2, "BFL", 2, "GMAXM", 2), Set.of()),

@@ -32,7 +32,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -42,9 +41,7 @@ import org.junit.jupiter.params.provider.CsvSource;
  * trade (common practice).
  */
 class BestSetupTest {
-  private static final GymEquipment GYM =
-      GymEquipment.generic(
-          Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
+  private static final GymEquipment GYM = GymEquipment.generic(Equipment.everything());
 
   private static Brief brief(String region) {
     return new Brief(
@@ -60,7 +57,7 @@ class BestSetupTest {
   private static Setup usual(Candidate candidate) {
     return Reach.of(
             Bodies.LIFTER,
-            Catalogue.standard().exerciseOf(candidate).family(),
+            candidate.exercise().family(),
             candidate.usualFor(Bodies.LIFTER, GYM),
             candidate.yields())
         .orElseThrow()
@@ -79,7 +76,7 @@ class BestSetupTest {
   @Test
   void onASmallGridTheSearchFindsWhatExhaustiveSearchFinds() {
     Candidate candidate = Catalogue.standard().candidate("leg-extension/upright");
-    Exercise exercise = Catalogue.standard().exerciseOf(candidate);
+    Exercise exercise = candidate.exercise();
     Setup from = usual(candidate);
     Analyser analyser = new Analyser(Bodies.LIFTER);
     double most = 0;
@@ -151,7 +148,9 @@ class BestSetupTest {
         .moved()
         .forEach(
             moved ->
-                assertThat(Catalogue.standard().exercise("romanian-deadlift").candidates())
+                assertThat(
+                        Catalogue.standard()
+                            .candidatesOf(Catalogue.standard().exercise("romanian-deadlift")))
                     .as(moved.parameter().id() + " is whole steps from a set-up that is known")
                     .anySatisfy(
                         candidate -> {
@@ -198,7 +197,7 @@ class BestSetupTest {
   @Test
   void whatIsMeasuredHereIsNotMoved() {
     Candidate candidate = Catalogue.standard().candidate("leg-extension/upright");
-    GymEquipment measured = GYM.with("leg-extension", "hipAngle", 85);
+    GymEquipment measured = GYM.with(Equipment.LEG_EXTENSION, "hipAngle", 85);
     Brief brief =
         new Brief(
             Bodies.LIFTER,
@@ -228,7 +227,7 @@ class BestSetupTest {
     assertThatThrownBy(() -> BestSetup.find(none, candidate, usual(candidate)))
         .isInstanceOf(InvalidInput.class)
         .hasMessageContaining("aim");
-    SetupParameter stance = Catalogue.standard().exerciseOf(candidate).family().parameters().get(0);
+    SetupParameter stance = candidate.exercise().family().parameters().get(0);
     assertThatThrownBy(
             () -> BestSetup.find(brief("VL"), candidate, candidate.usual().with(stance, 1.0)))
         .isInstanceOf(NotPossible.class)

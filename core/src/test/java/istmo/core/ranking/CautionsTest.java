@@ -31,15 +31,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /** Each caution's effect on the order. */
 class CautionsTest {
-  private static final Set<String> EVERYTHING =
-      Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
+  private static final Set<Equipment> EVERYTHING = Equipment.everything();
   private static final LocalDate DAY = LocalDate.of(2026, 11, 1);
 
   private static Order order(Cautions cautions) {
@@ -134,12 +132,7 @@ class CautionsTest {
     assertThat(out(order(open(Caution.PREGNANCY))))
         .contains("lying-leg-curl/usual", "back-extension/usual", "hip-thrust/usual")
         .allSatisfy(
-            id ->
-                assertThat(
-                        Catalogue.standard()
-                            .exerciseOf(Catalogue.standard().candidate(id))
-                            .onBelly())
-                    .isTrue());
+            id -> assertThat(Catalogue.standard().candidate(id).exercise().onBelly()).isTrue());
   }
 
   @ParameterizedTest

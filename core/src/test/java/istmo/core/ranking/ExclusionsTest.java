@@ -29,12 +29,12 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** What is left out of an order, why, and what stands in for it. */
 class ExclusionsTest {
-  private static final Set<String> EVERYTHING =
-      Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
+  private static final Set<Equipment> EVERYTHING = Equipment.everything();
   private static final Map<String, Evaluation> MAN =
       Orders.evaluate(Bodies.MAN, GymEquipment.generic(Set.of()), School.STRETCH);
 
-  private static Order order(Set<PainFlag> pain, Set<String> equipment, Map<String, Integer> aim) {
+  private static Order order(
+      Set<PainFlag> pain, Set<Equipment> equipment, Map<String, Integer> aim) {
     return Orders.order(
         new Brief(
             Bodies.MAN,
@@ -52,7 +52,7 @@ class ExclusionsTest {
     Order order =
         order(
             Set.of(PainFlag.LOWER_BACK),
-            Set.of("barbell", "rack", "seated-curl"),
+            Set.of(Equipment.BARBELL, Equipment.RACK, Equipment.SEATED_CURL),
             Map.of("BFL", 2));
     assertThat(order.excluded())
         .anySatisfy(
@@ -85,8 +85,8 @@ class ExclusionsTest {
   })
   void whatIsMissingHasANearSubstituteThatSaysWhatIsLost(
       String without, String candidate, String kind) {
-    Set<String> gym =
-        EVERYTHING.stream().filter(id -> !id.equals(without)).collect(Collectors.toSet());
+    Set<Equipment> gym =
+        EVERYTHING.stream().filter(item -> !item.id().equals(without)).collect(Collectors.toSet());
     Order order = order(Set.of(), gym, Map.of("VL", 1, "BFL", 1));
     Order.Excluded excluded =
         order.excluded().stream()
@@ -101,7 +101,7 @@ class ExclusionsTest {
 
   @Test
   void nothingIsOfferedThatDoesAnotherJob() {
-    Order order = order(Set.of(), Set.of("seated-calf"), Map.of("VL", 1));
+    Order order = order(Set.of(), Set.of(Equipment.SEATED_CALF), Map.of("VL", 1));
     assertThat(order.excluded())
         .filteredOn(
             excluded ->

@@ -53,8 +53,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** The order with studies, draws, weights and schools in it. */
 class HonestOrderTest {
-  private static final Set<String> EVERYTHING =
-      Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
+  private static final Set<Equipment> EVERYTHING = Equipment.everything();
   private static final GymEquipment GYM = GymEquipment.generic(EVERYTHING);
   private static final Body LIFTER = Bodies.LIFTER;
   private static final Map<String, Evaluation> EVALUATIONS =
@@ -191,11 +190,7 @@ class HonestOrderTest {
     Order order = by(Preset.BEGINNER, BACK_OF_THE_THIGH);
     List<Double> ease =
         order.learning().stream()
-            .map(
-                id ->
-                    Catalogue.standard()
-                        .exerciseOf(Catalogue.standard().candidate(id))
-                        .easeOfLearning())
+            .map(id -> Catalogue.standard().candidate(id).exercise().easeOfLearning())
             .toList();
     assertThat(ease)
         .hasSizeGreaterThanOrEqualTo(3)
@@ -213,13 +208,14 @@ class HonestOrderTest {
   void oneStationIsOneAndTheRestIsListed() {
     Order order =
         by(Preset.ONE_STATION, Aim.of(Map.of("VL", 2, "GMAXM", 2, "BFL", 2, "GASM", 1), Set.of()));
-    Set<String> carried = Set.of("bench", "box", "wedge", "bands");
-    Set<String> stations = new HashSet<>();
+    Set<Equipment> carried =
+        Set.of(Equipment.BENCH, Equipment.BOX, Equipment.WEDGE, Equipment.BANDS);
+    Set<Equipment> stations = new HashSet<>();
     order
         .entries()
         .forEach(
             entry ->
-                Catalogue.standard().exerciseOf(entry.evaluation().candidate()).needs().stream()
+                entry.evaluation().candidate().exercise().needs().stream()
                     .filter(name -> !carried.contains(name))
                     .forEach(stations::add));
     assertThat(stations).hasSizeLessThanOrEqualTo(2);
@@ -240,8 +236,12 @@ class HonestOrderTest {
         .isNotEmpty()
         .allSatisfy(
             entry ->
-                assertThat(Catalogue.standard().exerciseOf(entry.evaluation().candidate()).needs())
-                    .doesNotContain("barbell", "leg-press", "cable", "fixed-track"));
+                assertThat(entry.evaluation().candidate().exercise().needs())
+                    .doesNotContain(
+                        Equipment.BARBELL,
+                        Equipment.LEG_PRESS,
+                        Equipment.CABLE,
+                        Equipment.FIXED_TRACK));
     assertThat(order.excluded())
         .anyMatch(excluded -> excluded.reason() instanceof OrderFact.NotHere not && not.home());
   }

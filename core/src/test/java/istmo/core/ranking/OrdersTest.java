@@ -34,7 +34,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -47,8 +46,7 @@ class OrdersTest {
    */
   private static final Set<String> BARRED = Set.of("kickback", "all-fours-lift", "lever-kickback");
 
-  private static final Set<String> EVERYTHING =
-      Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet());
+  private static final Set<Equipment> EVERYTHING = Equipment.everything();
   private static final GymEquipment GENERIC = GymEquipment.generic(Set.of());
   private static final Map<String, Evaluation> MAN =
       Orders.evaluate(Bodies.MAN, GENERIC, School.STRETCH);
@@ -57,7 +55,7 @@ class OrdersTest {
       Body body,
       Map<String, Evaluation> evaluations,
       Set<PainFlag> pain,
-      Set<String> equipment,
+      Set<Equipment> equipment,
       Map<String, Integer> aim,
       Set<String> out) {
     return Orders.order(
@@ -203,7 +201,13 @@ class OrdersTest {
             Bodies.MAN,
             MAN,
             Set.of(PainFlag.LOWER_BACK),
-            Set.of("barbell", "rack", "bench", "fixed-track", "dumbbells", "lying-curl"),
+            Set.of(
+                Equipment.BARBELL,
+                Equipment.RACK,
+                Equipment.BENCH,
+                Equipment.FIXED_TRACK,
+                Equipment.DUMBBELLS,
+                Equipment.LYING_CURL),
             Map.of("BFL", 2, "GMAXM", 2),
             Set.of());
     assertThat(order.entries().stream().map(entry -> entry.ranked().id()))
@@ -224,7 +228,13 @@ class OrdersTest {
   @Test
   void whereNothingTrainsTheAimTheOrderSaysSoAndWhatWould() {
     Order bare =
-        order(Bodies.MAN, MAN, Set.of(), Set.of("barbell", "rack"), Map.of("TA", 3), Set.of());
+        order(
+            Bodies.MAN,
+            MAN,
+            Set.of(),
+            Set.of(Equipment.BARBELL, Equipment.RACK),
+            Map.of("TA", 3),
+            Set.of());
     assertThat(bare.entries()).isEmpty();
     assertThat(bare.firstPick()).isEmpty();
     assertThat(bare.hardly()).isNotEmpty();
@@ -241,7 +251,7 @@ class OrdersTest {
             Bodies.MAN,
             MAN,
             Set.of(),
-            Set.of("barbell", "rack", "kettlebell"),
+            Set.of(Equipment.BARBELL, Equipment.RACK, Equipment.KETTLEBELL),
             Map.of("TA", 3),
             Set.of());
     assertThat(with.shortage()).isEmpty();

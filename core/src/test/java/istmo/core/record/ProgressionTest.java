@@ -8,6 +8,7 @@ import static istmo.core.record.Done.timed;
 import static istmo.core.record.Done.weekly;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.equipment.Loading;
 import istmo.core.equipment.Plates;
@@ -30,10 +31,10 @@ import org.junit.jupiter.params.provider.MethodSource;
  * weight that cannot be brought to full extension is too heavy" are common practice.
  */
 class ProgressionTest {
-  private static final Set<String> STACK = Set.of("leg-extension");
+  private static final Set<Equipment> STACK = Set.of(Equipment.LEG_EXTENSION);
   private static final GymEquipment GYM =
-      GymEquipment.generic(Set.of("leg-extension", "barbell", "rack"))
-          .with("leg-extension", "step", 5);
+      GymEquipment.generic(Set.of(Equipment.LEG_EXTENSION, Equipment.BARBELL, Equipment.RACK))
+          .with(Equipment.LEG_EXTENSION, "step", 5);
   private static final Asked EIGHT_TO_TWELVE = new Asked(8, 12, 2);
   private static final LocalDate NEXT_WEEK = DAY.plusDays(7);
 
@@ -159,18 +160,28 @@ class ProgressionTest {
             "back-squat/high-bar", Map.of(), List.of(new Outing(DAY, three(60, 12, 12, 12, 2))));
     GymEquipment small =
         new GymEquipment(
-            Set.of("barbell", "rack"), Map.of(), new Plates(Map.of(20.0, 2, 10.0, 1, 1.25, 2)));
+            Set.of(Equipment.BARBELL, Equipment.RACK),
+            Map.of(),
+            new Plates(Map.of(20.0, 2, 10.0, 1, 1.25, 2)));
     GymEquipment large =
         new GymEquipment(
-            Set.of("barbell", "rack"), Map.of(), new Plates(Map.of(20.0, 2, 10.0, 1, 5.0, 1)));
+            Set.of(Equipment.BARBELL, Equipment.RACK),
+            Map.of(),
+            new Plates(Map.of(20.0, 2, 10.0, 1, 5.0, 1)));
     assertThat(
-            Progression.next(bar, EIGHT_TO_TWELVE, Set.of("barbell", "rack"), small, NEXT_WEEK)
+            Progression.next(
+                    bar,
+                    EIGHT_TO_TWELVE,
+                    Set.of(Equipment.BARBELL, Equipment.RACK),
+                    small,
+                    NEXT_WEEK)
                 .load()
                 .orElseThrow()
                 .kg())
         .isEqualTo(62.5);
     Next tooLarge =
-        Progression.next(bar, EIGHT_TO_TWELVE, Set.of("barbell", "rack"), large, NEXT_WEEK);
+        Progression.next(
+            bar, EIGHT_TO_TWELVE, Set.of(Equipment.BARBELL, Equipment.RACK), large, NEXT_WEEK);
     assertThat(tooLarge.rule()).isEqualTo(Rule.STEP_TOO_LARGE);
     assertThat(Words.of(tooLarge.why())).contains("70 kg").contains("good for 7");
   }
@@ -181,8 +192,11 @@ class ProgressionTest {
         new Series(
             "back-squat/high-bar", Map.of(), List.of(new Outing(DAY, three(60, 12, 12, 12, 2))));
     GymEquipment last =
-        new GymEquipment(Set.of("barbell", "rack"), Map.of(), new Plates(Map.of(20.0, 1)));
-    Next next = Progression.next(bar, EIGHT_TO_TWELVE, Set.of("barbell", "rack"), last, NEXT_WEEK);
+        new GymEquipment(
+            Set.of(Equipment.BARBELL, Equipment.RACK), Map.of(), new Plates(Map.of(20.0, 1)));
+    Next next =
+        Progression.next(
+            bar, EIGHT_TO_TWELVE, Set.of(Equipment.BARBELL, Equipment.RACK), last, NEXT_WEEK);
     assertThat(next.rule()).isEqualTo(Rule.NO_STEP_LEFT);
     assertThat(next.repetitionsLow()).isEqualTo(13);
   }

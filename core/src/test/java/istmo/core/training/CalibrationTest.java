@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import istmo.core.body.Body;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
+import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.mechanics.Analyser;
 import istmo.core.mechanics.Analysis;
@@ -35,19 +36,14 @@ class CalibrationTest {
 
   private static Reach reach(String candidate) {
     Candidate known = Catalogue.standard().candidate(candidate);
-    return Reach.of(
-            MAN, Catalogue.standard().exerciseOf(known).family(), known.usual(), known.yields())
-        .orElseThrow();
+    return Reach.of(MAN, known.exercise().family(), known.usual(), known.yields()).orElseThrow();
   }
 
   private static Analysis analysis(Body body, String candidate) {
     Candidate known = Catalogue.standard().candidate(candidate);
     return (Analysis)
         new Analyser(body)
-            .analyse(
-                Catalogue.standard().exerciseOf(known).family(),
-                reach(candidate).setup(),
-                LoadRule.USUAL);
+            .analyse(known.exercise().family(), reach(candidate).setup(), LoadRule.USUAL);
   }
 
   private static Optional<LoadEstimate> load(
@@ -153,8 +149,7 @@ class CalibrationTest {
     Analysis analysis =
         (Analysis)
             new Analyser(calibration.applied(woman))
-                .analyse(
-                    Catalogue.standard().exerciseOf(bar).family(), bar.usual(), LoadRule.USUAL);
+                .analyse(bar.exercise().family(), bar.usual(), LoadRule.USUAL);
     assertThat(analysis.workingKg())
         .as("ten repetitions, as 45 kg for 8 with 2 left")
         .isGreaterThan(38);
@@ -185,7 +180,12 @@ class CalibrationTest {
     Optional<Calibration> found =
         Calibration.of(MAN, List.of(lift("back-squat/high-bar", 95, 5, 1)));
     assertThat(load("seated-leg-curl/usual", found, PLACE, 1)).isEmpty();
-    assertThat(load("seated-leg-curl/usual", found, PLACE.with("seated-curl", "pulley", 0.2), 1))
+    assertThat(
+            load(
+                "seated-leg-curl/usual",
+                found,
+                PLACE.with(Equipment.SEATED_CURL, "pulley", 0.2),
+                1))
         .isPresent();
     assertThat(
             load(
@@ -216,7 +216,7 @@ class CalibrationTest {
     assertThat(estimate.lowKg()).isEqualTo(77.5);
     assertThat(estimate.highKg()).isEqualTo(95);
     assertThat(
-            load("back-squat/high-bar", found, PLACE.with("barbell", "step", 10), 1)
+            load("back-squat/high-bar", found, PLACE.with(Equipment.BARBELL, "step", 10), 1)
                 .orElseThrow()
                 .lowKg())
         .isEqualTo(70);
@@ -246,9 +246,7 @@ class CalibrationTest {
       double usual =
           Math.exp(UsualLoads.beside(id, found.orElseThrow().maxima()).orElseThrow().ln());
       double repetitions =
-          LoadEstimate.middle(
-                  Catalogue.standard().exerciseOf(Catalogue.standard().candidate(id)).repetitions())
-              + 2;
+          LoadEstimate.middle(Catalogue.standard().candidate(id).exercise().repetitions()) + 2;
       assertThat(estimate.highKg())
           .as(id)
           .isLessThanOrEqualTo(OneRepetition.load(Math.max(model, usual) + 40, repetitions));
@@ -284,18 +282,11 @@ class CalibrationTest {
   }
 
   private static boolean canBeDone(Candidate candidate) {
-    return Reach.of(
-            MAN,
-            Catalogue.standard().exerciseOf(candidate).family(),
-            candidate.usual(),
-            candidate.yields())
+    return Reach.of(MAN, candidate.exercise().family(), candidate.usual(), candidate.yields())
         .filter(
             reach ->
                 new Analyser(MAN)
-                        .analyse(
-                            Catalogue.standard().exerciseOf(candidate).family(),
-                            reach.setup(),
-                            LoadRule.USUAL)
+                        .analyse(candidate.exercise().family(), reach.setup(), LoadRule.USUAL)
                     instanceof Analysis)
         .isPresent();
   }

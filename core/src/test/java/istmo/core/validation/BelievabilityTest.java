@@ -205,32 +205,36 @@ class BelievabilityTest {
 
   private static Map<String, GymEquipment> gyms() {
     Map<String, GymEquipment> gyms = new LinkedHashMap<>();
-    gyms.put(
-        "full",
-        GymEquipment.generic(
-            Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet())));
+    gyms.put("full", GymEquipment.generic(Equipment.everything()));
     gyms.put(
         "ordinary",
         GymEquipment.generic(
             Set.of(
-                "barbell",
-                "rack",
-                "fixed-track",
-                "leg-press",
-                "leg-extension",
-                "lying-curl",
-                "seated-calf",
-                "bench",
-                "dumbbells",
-                "bands",
-                "box",
-                "cable",
-                "back-extension",
-                "kettlebell",
-                "abduction-machine",
-                "adduction-machine")));
+                Equipment.BARBELL,
+                Equipment.RACK,
+                Equipment.FIXED_TRACK,
+                Equipment.LEG_PRESS,
+                Equipment.LEG_EXTENSION,
+                Equipment.LYING_CURL,
+                Equipment.SEATED_CALF,
+                Equipment.BENCH,
+                Equipment.DUMBBELLS,
+                Equipment.BANDS,
+                Equipment.BOX,
+                Equipment.CABLE,
+                Equipment.BACK_EXTENSION,
+                Equipment.KETTLEBELL,
+                Equipment.ABDUCTION_MACHINE,
+                Equipment.ADDUCTION_MACHINE)));
     gyms.put(
-        "bare", GymEquipment.generic(Set.of("barbell", "rack", "bench", "dumbbells", "bands")));
+        "bare",
+        GymEquipment.generic(
+            Set.of(
+                Equipment.BARBELL,
+                Equipment.RACK,
+                Equipment.BENCH,
+                Equipment.DUMBBELLS,
+                Equipment.BANDS)));
     return gyms;
   }
 

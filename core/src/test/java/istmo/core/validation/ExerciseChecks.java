@@ -36,7 +36,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 
 /**
  * What exercises and set-ups do, against published findings and facts of the trade. Directions, not
@@ -516,7 +515,7 @@ final class ExerciseChecks {
     for (Exercise exercise : Catalogue.standard().exercises()) {
       if (exercise.group().isPresent()) {
         RegionGroup own = exercise.group().get();
-        RegionValues byRegion = of(exercise.candidates().get(0).id());
+        RegionValues byRegion = of(Catalogue.standard().candidatesOf(exercise).get(0).id());
         Map<RegionGroup, Double> groups = Stimulus.byGroup(byRegion);
         double next =
             groups.entrySet().stream()
@@ -808,9 +807,7 @@ final class ExerciseChecks {
   private static void firstPicks(List<Row> rows) {
     Map<String, Evaluation> all =
         Orders.evaluate(MAN, GymEquipment.generic(Set.of()), School.STRETCH);
-    GymEquipment everything =
-        GymEquipment.generic(
-            Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
+    GymEquipment everything = GymEquipment.generic(Equipment.everything());
     Map<String, String> kinds = new LinkedHashMap<>();
     kinds.put("RF", "leg-extension");
     kinds.put("BFL", "leg-curl|romanian-deadlift|back-extension");
@@ -849,7 +846,7 @@ final class ExerciseChecks {
 
   private static Analysis analysis(String candidate) {
     Candidate checked = Catalogue.standard().candidate(candidate);
-    Exercise exercise = Catalogue.standard().exerciseOf(checked);
+    Exercise exercise = checked.exercise();
     Setup setup =
         Reach.of(
                 MAN,

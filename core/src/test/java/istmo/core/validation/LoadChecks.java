@@ -203,7 +203,7 @@ final class LoadChecks {
 
   private static double maximum(Body body, String candidate) {
     Candidate checked = Catalogue.standard().candidate(candidate);
-    Exercise exercise = Catalogue.standard().exerciseOf(checked);
+    Exercise exercise = checked.exercise();
     Reach reach =
         Reach.of(body, exercise.family(), checked.usual(), checked.yields()).orElseThrow();
     return ((Analysis) new Analyser(body).analyse(exercise.family(), reach.setup(), LoadRule.USUAL))

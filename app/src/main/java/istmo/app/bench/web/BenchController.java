@@ -10,13 +10,11 @@ import istmo.app.schools.Schools;
 import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Region;
 import istmo.core.body.Cautions;
-import istmo.core.catalogue.Catalogue;
 import istmo.core.drawing.Grips;
 import istmo.core.drawing.Stage;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisPoint;
 import istmo.core.mechanics.CannotAnalyse;
-import istmo.core.mechanics.RackHeights;
 import istmo.core.movement.Family;
 import istmo.core.movement.Posture;
 import istmo.core.quantity.Fact;
@@ -26,6 +24,7 @@ import istmo.core.ranking.setup.Difference;
 import istmo.core.stimulus.HeaviestLength;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
+import istmo.core.training.RackHeights;
 import istmo.core.words.MovementWords;
 import istmo.core.words.Words;
 import java.util.ArrayList;
@@ -248,14 +247,13 @@ class BenchController {
 
   /** What the analysis notes, and how high hooks and safeties go. */
   private static List<FactView> notes(Bench.Side side, Analysis analysis) {
-    Set<String> needs = Catalogue.standard().exerciseOf(side.candidate()).needs();
     List<Fact> notes = new ArrayList<>(analysis.notes());
-    RackHeights.of(needs, analysis).ifPresent(notes::add);
+    RackHeights.of(side.candidate().exercise(), analysis).ifPresent(notes::add);
     return FactView.of(notes);
   }
 
   private static Family family(Bench.Side side) {
-    return Catalogue.standard().exerciseOf(side.candidate()).family();
+    return side.candidate().exercise().family();
   }
 
   /** The back's moment is of both sides; half of it compares with one leg's. */

@@ -130,13 +130,13 @@ class CatalogueController {
           exercise.name(),
           exercise.alsoCalled(),
           exercise.family().id(),
-          exercise.needs().stream().sorted().toList(),
+          Equipment.ids(exercise.needs()),
           exercise.repetitions(),
           exercise.cues(),
           exercise.stopSigns(),
           exercise.cautions(),
           Stream.concat(
-                  exercise.candidates().stream()
+                  Catalogue.standard().candidatesOf(exercise).stream()
                       .map(
                           candidate ->
                               new CandidateView(candidate.id(), candidate.name(), false, false)),
@@ -192,7 +192,7 @@ class CatalogueController {
           x.candidateId(),
           x.name(),
           x.alsoCalled(),
-          x.needs().stream().sorted().toList(),
+          Equipment.ids(x.needs()),
           x.does().stream().sorted().toList(),
           BodyArea.ids(x.mainly()),
           BodyArea.ids(x.partly()),
@@ -246,8 +246,9 @@ class CatalogueController {
     List<Variants.Own> own = variants.all();
     return new CatalogueView(
         Arrays.stream(Region.values()).map(CatalogueController::region).toList(),
-        Equipment.all().stream()
-            .map(item -> new EquipmentView(item.id(), item.name(), item.alsoCalled(), item.group()))
+        Arrays.stream(Equipment.values())
+            .map(
+                item -> new EquipmentView(item.id(), item.label(), item.alsoCalled(), item.group()))
             .toList(),
         schoolViews(),
         presets(),

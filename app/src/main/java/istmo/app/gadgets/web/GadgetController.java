@@ -8,6 +8,7 @@ import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Needed;
 import istmo.app.platform.NotFound;
 import istmo.app.platform.Rounded;
+import istmo.core.equipment.Equipment;
 import istmo.core.measuring.Gauge;
 import istmo.core.measuring.Pull;
 import istmo.core.measuring.ResistanceFit;
@@ -335,7 +336,8 @@ class GadgetController {
     if (gauge != Gauge.FORCE) {
       return input.at();
     }
-    if (!ResistanceFit.possible(input.item())) {
+    Equipment item = Equipment.of(input.item());
+    if (!ResistanceFit.possible(item)) {
       throw new InvalidInput("item", "has no resistance to measure");
     }
     Pull pull =
@@ -345,7 +347,7 @@ class GadgetController {
             input.leverM() == null ? 0 : input.leverM(),
             input.loadKg(),
             input.direction() == null ? Pull.Direction.STILL : input.direction());
-    return StandIn.forceN(input.item(), gyms.get(input.gymId()).equipment(), pull);
+    return StandIn.forceN(item, gyms.get(input.gymId()).equipment(), pull);
   }
 
   private LinkView view(GadgetLinks.State state) {

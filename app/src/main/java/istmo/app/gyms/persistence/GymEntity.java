@@ -1,5 +1,6 @@
 package istmo.app.gyms.persistence;
 
+import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.measuring.Pull;
 import jakarta.persistence.Entity;
@@ -7,10 +8,11 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.TreeSet;
+import java.util.TreeMap;
 import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
@@ -48,15 +50,17 @@ public class GymEntity {
     this.createdAt = createdAt;
   }
 
-  public void write(String newName, Set<String> newEquipment) {
+  public void write(String newName, Set<Equipment> newEquipment) {
     name = newName;
-    equipment = List.copyOf(new TreeSet<>(newEquipment));
+    equipment = Equipment.ids(newEquipment);
   }
 
-  public void know(GymEquipment equipment, Map<String, List<Pull>> newPulls) {
-    measured = equipment.measured();
-    plates = StoredPlates.of(equipment.plates());
-    pulls = newPulls;
+  public void know(GymEquipment known, Map<Equipment, List<Pull>> newPulls) {
+    measured = known.measuredById();
+    plates = StoredPlates.of(known.plates());
+    Map<String, List<Pull>> byId = new TreeMap<>();
+    newPulls.forEach((item, all) -> byId.put(item.id(), all));
+    pulls = byId;
   }
 
   public void takeOut(Instant at) {
@@ -88,11 +92,13 @@ public class GymEntity {
   }
 
   public GymEquipment equipment() {
-    return new GymEquipment(Set.copyOf(equipment), measured, StoredPlates.plates(plates));
+    return GymEquipment.of(equipment, measured, StoredPlates.plates(plates));
   }
 
-  public Map<String, List<Pull>> pulls() {
-    return pulls;
+  public Map<Equipment, List<Pull>> pulls() {
+    Map<Equipment, List<Pull>> byItem = new EnumMap<>(Equipment.class);
+    pulls.forEach((id, all) -> byItem.put(Equipment.of(id), all));
+    return byItem;
   }
 
   public Instant getCreatedAt() {

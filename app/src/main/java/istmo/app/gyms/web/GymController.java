@@ -2,6 +2,8 @@ package istmo.app.gyms.web;
 
 import istmo.app.gyms.Gym;
 import istmo.app.gyms.Gyms;
+import istmo.app.platform.Names;
+import istmo.core.equipment.Equipment;
 import istmo.core.quantity.InvalidInput;
 import java.util.List;
 import java.util.Set;
@@ -30,8 +32,8 @@ class GymController {
   }
 
   record GymInput(Integer version, String name, Set<String> equipment) {
-    Set<String> equipmentOrNone() {
-      return equipment == null ? Set.of() : equipment;
+    Set<Equipment> items() {
+      return Equipment.all(equipment == null ? Set.of() : equipment);
     }
   }
 
@@ -42,7 +44,7 @@ class GymController {
           gym.id(),
           gym.version(),
           gym.name(),
-          new TreeSet<>(gym.equipment().items()),
+          new TreeSet<>(Equipment.ids(gym.equipment().items())),
           gym.removed());
     }
   }
@@ -76,7 +78,8 @@ class GymController {
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
   GymView add(@RequestBody GymInput input) {
-    return GymView.of(gyms.add(input.name(), input.equipmentOrNone()));
+    InvalidInput.together(() -> Names.checked(input.name()), input::items);
+    return GymView.of(gyms.add(input.name(), input.items()));
   }
 
   /**
@@ -88,6 +91,7 @@ class GymController {
     if (input.version() == null) {
       throw new InvalidInput("version", "is needed: the version that was shown");
     }
-    return GymView.of(gyms.change(id, input.version(), input.name(), input.equipmentOrNone()));
+    InvalidInput.together(() -> Names.checked(input.name()), input::items);
+    return GymView.of(gyms.change(id, input.version(), input.name(), input.items()));
   }
 }

@@ -169,7 +169,7 @@ class MachineController {
         gyms.know(
             gymId,
             version(input.version()),
-            item,
+            Equipment.of(item),
             input.measured() == null ? Map.of() : input.measured()));
   }
 
@@ -182,7 +182,8 @@ class MachineController {
   /** What pulls say, without keeping it. */
   @PostMapping("/{item}/fit")
   FitView fit(@PathVariable UUID gymId, @PathVariable String item, @RequestBody PullsInput input) {
-    return FitView.of(ResistanceFit.of(item, gyms.get(gymId).equipment(), input.checked()));
+    return FitView.of(
+        ResistanceFit.of(Equipment.of(item), gyms.get(gymId).equipment(), input.checked()));
   }
 
   /** Keeps pulls and what they say; none takes both away. */
@@ -190,10 +191,12 @@ class MachineController {
   FittedView pull(
       @PathVariable UUID gymId, @PathVariable String item, @RequestBody PullsInput input) {
     List<Pull> pulls = input.checked();
-    Gym gym = gyms.pull(gymId, version(input.version()), item, pulls);
+    Gym gym = gyms.pull(gymId, version(input.version()), Equipment.of(item), pulls);
     return new FittedView(
         view(gym),
-        pulls.isEmpty() ? null : FitView.of(ResistanceFit.of(item, gym.equipment(), pulls)));
+        pulls.isEmpty()
+            ? null
+            : FitView.of(ResistanceFit.of(Equipment.of(item), gym.equipment(), pulls)));
   }
 
   private static int version(Integer version) {
@@ -205,19 +208,19 @@ class MachineController {
 
   private static MachinesView view(Gym gym) {
     List<MachineView> machines = new ArrayList<>();
-    for (Equipment.Item item : Equipment.all()) {
-      if (gym.equipment().items().contains(item.id()) && !item.details().isEmpty()) {
+    for (Equipment item : Equipment.values()) {
+      if (gym.equipment().items().contains(item) && !item.details().isEmpty()) {
         Travel travel =
-            !ResistanceFit.possible(item.id())
+            !ResistanceFit.possible(item)
                 ? Travel.NONE
-                : ResistanceFit.onLever(item.id()) ? Travel.LEVER : Travel.RAIL;
+                : ResistanceFit.onLever(item) ? Travel.LEVER : Travel.RAIL;
         machines.add(
             new MachineView(
                 item.id(),
-                item.name(),
+                item.label(),
                 travel,
-                item.details().stream().map(detail -> detail(gym, item.id(), detail)).toList(),
-                gym.pulls().getOrDefault(item.id(), List.of()).stream()
+                item.details().stream().map(detail -> detail(gym, item, detail)).toList(),
+                gym.pulls().getOrDefault(item, List.of()).stream()
                     .map(
                         pull ->
                             new PullView(
@@ -239,7 +242,7 @@ class MachineController {
         machines);
   }
 
-  private static DetailView detail(Gym gym, String item, Detail detail) {
+  private static DetailView detail(Gym gym, Equipment item, Detail detail) {
     return new DetailView(
         detail.id(),
         detail.label(),

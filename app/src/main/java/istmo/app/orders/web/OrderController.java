@@ -15,6 +15,7 @@ import istmo.app.schools.Schools;
 import istmo.core.body.MeasurementKind;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Improvisation;
+import istmo.core.equipment.Equipment;
 import istmo.core.evidence.Finding;
 import istmo.core.evidence.Posterior;
 import istmo.core.ranking.Ranked;
@@ -194,7 +195,7 @@ class OrderController {
         .map(
             value ->
                 new MachineMeasuringView(
-                    value.itemId(), value.detailId(), value.affected(), Words.of(value)))
+                    value.item().id(), value.detailId(), value.affected(), Words.of(value)))
         .toList();
   }
 
@@ -207,7 +208,8 @@ class OrderController {
         .field("measured", input.measured())
         .check();
     OrderChange change =
-        orders.withMachine(input.brief().request(schools), input.item(), input.measured());
+        orders.withMachine(
+            input.brief().request(schools), Equipment.of(input.item()), input.measured());
     return new OrderChangeView(change.moved(), FactView.of(change.moves()));
   }
 

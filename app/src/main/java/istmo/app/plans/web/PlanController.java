@@ -15,6 +15,7 @@ import istmo.app.platform.Needed;
 import istmo.app.platform.Rounded;
 import istmo.app.sessions.PrescriptionDocument;
 import istmo.core.body.PainFlag;
+import istmo.core.equipment.Equipment;
 import istmo.core.plan.Block;
 import istmo.core.plan.Composer;
 import istmo.core.plan.Offers;
@@ -300,7 +301,9 @@ class PlanController {
       @PathVariable String itemId,
       @RequestParam Optional<Set<String>> taken,
       @RequestParam Optional<Set<PainFlag>> hurting) {
-    return plans.swaps(id, itemId, taken.orElse(Set.of()), hurting.orElse(Set.of())).stream()
+    return plans
+        .swaps(id, itemId, Equipment.all(taken.orElse(Set.of())), hurting.orElse(Set.of()))
+        .stream()
         .map(
             swap ->
                 new SwapView(

@@ -1,9 +1,11 @@
 package istmo.core.ranking.brief;
 
+import istmo.core.equipment.Equipment;
 import istmo.core.quantity.Allowed;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.Ranking;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -141,8 +143,15 @@ public record Weights(Preset preset, Map<String, Double> moved) {
         Map.of(Criterion.TIME, 0.1));
 
     /** What may be at home (common practice). */
-    public static final Set<String> AT_HOME =
-        Set.of("bench", "dumbbells", "bands", "box", "kettlebell", "ankle-weights", "wedge");
+    public static final Set<Equipment> AT_HOME =
+        EnumSet.of(
+            Equipment.BENCH,
+            Equipment.DUMBBELLS,
+            Equipment.BANDS,
+            Equipment.BOX,
+            Equipment.KETTLEBELL,
+            Equipment.ANKLE_WEIGHTS,
+            Equipment.WEDGE);
 
     private final String id;
     private final String label;

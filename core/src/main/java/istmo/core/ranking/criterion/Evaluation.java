@@ -4,7 +4,6 @@ import istmo.core.anatomy.RegionGroup;
 import istmo.core.anatomy.RegionValues;
 import istmo.core.body.Body;
 import istmo.core.catalogue.Candidate;
-import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.mechanics.Analyser;
@@ -84,7 +83,7 @@ public sealed interface Evaluation {
   /** Evaluates a candidate with a given analyser, which must be one for {@code body}. */
   static Evaluation of(
       Body body, Analyser analyser, Candidate candidate, GymEquipment equipment, School school) {
-    Exercise exercise = Catalogue.standard().exerciseOf(candidate);
+    Exercise exercise = candidate.exercise();
     Optional<Reach> reach = candidate.reachFor(body, equipment);
     if (reach.isEmpty()) {
       return new OutOfReach(
@@ -104,7 +103,7 @@ public sealed interface Evaluation {
   /** The same where the hands do not end the set before the legs do, if straps can be used. */
   private static Evaluation unheld(
       Candidate candidate, Analyser analyser, Reach reach, Analysis bare, School school) {
-    Exercise exercise = Catalogue.standard().exerciseOf(candidate);
+    Exercise exercise = candidate.exercise();
     Family family = exercise.family();
     if (family.heldAtChest(reach.setup())
         && bare.set().repetitions() > SetSimulation.COMPARED_REPETITIONS + 1) {
@@ -139,7 +138,7 @@ public sealed interface Evaluation {
 
   private static Evaluation judged(
       Candidate candidate, Reach reach, Analysis analysis, School school) {
-    Exercise exercise = Catalogue.standard().exerciseOf(candidate);
+    Exercise exercise = candidate.exercise();
     RegionValues stimulus = Stimulus.byRegion(analysis, school);
     if (exercise.group().isPresent()) {
       RegionGroup own = exercise.group().get();

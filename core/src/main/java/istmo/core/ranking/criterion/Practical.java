@@ -6,6 +6,7 @@ import istmo.core.anatomy.RegionValues;
 import istmo.core.body.Profile.TrainingAge;
 import istmo.core.body.Soreness;
 import istmo.core.catalogue.Exercise;
+import istmo.core.equipment.Equipment;
 import istmo.core.mechanics.AnalysisPoint;
 import istmo.core.mechanics.Limiter;
 import istmo.core.movement.Family;
@@ -299,8 +300,8 @@ public final class Practical {
     boolean held =
         (low.isPresent() && low.getAsDouble() == 0)
             || (low.isEmpty()
-                && exercise.needs().contains("barbell")
-                && !exercise.needs().contains("rack"));
+                && exercise.needs().contains(Equipment.BARBELL)
+                && !exercise.needs().contains(Equipment.RACK));
     add(
         Criterion.RERACK,
         whole || !held ? 1 : 0,

@@ -3,7 +3,6 @@ package istmo.core.ranking.explanation;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionValues;
 import istmo.core.catalogue.Candidate;
-import istmo.core.catalogue.Catalogue;
 import istmo.core.evidence.Evidence;
 import istmo.core.evidence.Point;
 import istmo.core.evidence.Posterior;
@@ -170,12 +169,7 @@ public record Comparison(
       Evaluation.Computed computed =
           new Evaluation.Computed(side.candidate(), side.reach(), side.analysis(), side.stimulus());
       result.add(
-          Practical.criteria(
-              brief,
-              Catalogue.standard().exerciseOf(side.candidate()),
-              computed,
-              stimulus.get(i),
-              most));
+          Practical.criteria(brief, side.candidate().exercise(), computed, stimulus.get(i), most));
     }
     return List.copyOf(result);
   }

@@ -256,8 +256,8 @@ public final class Explanation {
   private static Optional<Reason> machine(Brief brief, Exercise exercise) {
     long matters = 0;
     long known = 0;
-    for (String item : exercise.needs()) {
-      for (Detail detail : Equipment.get(item).details()) {
+    for (Equipment item : exercise.needs()) {
+      for (Detail detail : item.details()) {
         if (detail.between().isPresent()) {
           matters++;
           known += brief.equipment().measured(item, detail.id()).isPresent() ? 1 : 0;

@@ -2,18 +2,18 @@ package istmo.core.ranking.order;
 
 import istmo.core.body.Cautions;
 import istmo.core.catalogue.Candidate;
-import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.catalogue.Improvisation;
+import istmo.core.equipment.Equipment;
 import istmo.core.mechanics.Analysis;
 import istmo.core.ranking.brief.Brief;
 import istmo.core.ranking.brief.Weights;
 import istmo.core.ranking.criterion.Admission;
 import istmo.core.ranking.criterion.Evaluation;
 import istmo.core.record.Experience;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /** Why a candidate takes no place in an order, and what can be done instead. */
 final class Exclusions {
@@ -21,7 +21,7 @@ final class Exclusions {
 
   /** Why a candidate is left out; empty where it may be ranked. Health comes first. */
   static Optional<Order.Excluded> of(Brief brief, Candidate candidate, Evaluation evaluation) {
-    Exercise exercise = Catalogue.standard().exerciseOf(candidate);
+    Exercise exercise = candidate.exercise();
     Optional<Analysis> analysis =
         evaluation instanceof Evaluation.Computed computed
             ? Optional.of(computed.analysis())
@@ -42,7 +42,7 @@ final class Exclusions {
 
   private static Optional<Order.Excluded> missing(
       Brief brief, Candidate candidate, Exercise exercise) {
-    List<String> missing = brief.equipment().missing(exercise.needs());
+    Set<Equipment> missing = brief.equipment().missing(exercise.needs());
     if (missing.isEmpty()) {
       return Optional.empty();
     }
@@ -51,7 +51,7 @@ final class Exclusions {
         Order.Excluded.of(
             candidate,
             home ? Order.Kind.PRESET : Order.Kind.GYM,
-            new OrderFact.NotHere(home, missing)));
+            new OrderFact.NotHere(home, Equipment.names(missing))));
   }
 
   private static Optional<Order.Excluded> byPreset(
@@ -85,10 +85,7 @@ final class Exclusions {
         evaluation instanceof Evaluation.Computed missing
             ? Substitute.of(missing, open, brief.school())
             : Optional.empty();
-    List<String> lacking =
-        Catalogue.standard().exerciseOf(evaluation.candidate()).needs().stream()
-            .filter(id -> !brief.equipment().items().contains(id))
-            .toList();
+    Set<Equipment> lacking = brief.equipment().missing(evaluation.candidate().exercise().needs());
     return new Order.Excluded(
         excluded.candidateId(),
         excluded.name(),

@@ -2,7 +2,6 @@ package istmo.core.ranking.order;
 
 import istmo.core.anatomy.RegionValues;
 import istmo.core.catalogue.Candidate;
-import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Improvisation;
 import istmo.core.equipment.Equipment;
 import istmo.core.ranking.brief.Aim;
@@ -12,13 +11,12 @@ import istmo.core.ranking.criterion.Fit;
 import istmo.core.ranking.criterion.ScoredCandidate;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
 
 /**
  * Under what an exercise hardly trains an aim. An order does not fill its places with what lies
@@ -61,7 +59,7 @@ record Floor(Aim aim, double least, double best, RegionValues most, List<Candida
             .filter(Evaluation.Computed.class::isInstance)
             .map(Evaluation.Computed.class::cast)
             .filter(computed -> !openIds.contains(computed.candidate().id()))
-            .filter(computed -> lacking(brief, computed.candidate()).findAny().isPresent())
+            .filter(computed -> !lacking(brief, computed.candidate()).isEmpty())
             .sorted(Comparator.comparingDouble(computed -> -fit(aim, computed)))
             .toList();
     double anywhere = missing.isEmpty() ? here : Math.max(here, fit(aim, missing.get(0)));
@@ -89,9 +87,8 @@ record Floor(Aim aim, double least, double best, RegionValues most, List<Candida
     return Fit.of(aim, computed.stimulus(), computed.analysis());
   }
 
-  private static Stream<String> lacking(Brief brief, Candidate candidate) {
-    return Catalogue.standard().exerciseOf(candidate).needs().stream()
-        .filter(id -> !brief.equipment().items().contains(id));
+  private static Set<Equipment> lacking(Brief brief, Candidate candidate) {
+    return brief.equipment().missing(candidate.exercise().needs());
   }
 
   /** Whether a candidate trains the aim. */
@@ -124,12 +121,10 @@ record Floor(Aim aim, double least, double best, RegionValues most, List<Candida
                     new Order.Elsewhere(
                         candidate.id(),
                         candidate.name(),
-                        lacking(brief, candidate)
-                            .map(id -> Equipment.get(id).name().toLowerCase(Locale.ROOT))
-                            .toList()))
+                        Equipment.names(lacking(brief, candidate))))
             .toList();
-    List<String> items =
-        elsewhere.stream().flatMap(candidate -> lacking(brief, candidate)).distinct().toList();
+    Set<Equipment> items = EnumSet.noneOf(Equipment.class);
+    elsewhere.forEach(candidate -> items.addAll(lacking(brief, candidate)));
     return Optional.of(
         new Order.Shortage(
             would,

@@ -1,7 +1,6 @@
 package istmo.core.ranking.order;
 
 import istmo.core.catalogue.Candidate;
-import istmo.core.catalogue.Catalogue;
 import istmo.core.equipment.Detail;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
@@ -17,11 +16,11 @@ import java.util.Map;
  * What a generic value of a machine costs: how many of the first ten would stand elsewhere between
  * the values that such machines usually have.
  *
- * @param itemId and detailId: what to measure
+ * @param item and detailId: what to measure
  * @param affected how many of the first ones change their place
  * @param of how many first ones there are: ten, or all of fewer
  */
-public record MachineMeasuringValue(String itemId, String detailId, int affected, int of)
+public record MachineMeasuringValue(Equipment item, String detailId, int affected, int of)
     implements Fact {
   /**
    * The generic details here that would change this order by way of a candidate that stands near
@@ -32,16 +31,13 @@ public record MachineMeasuringValue(String itemId, String detailId, int affected
     List<String> first = MeasuringValue.first(places);
     List<Candidate> near = MeasuringValue.near(places, evaluations);
     List<MachineMeasuringValue> result = new ArrayList<>();
-    for (String itemId : brief.equipment().items()) {
+    for (Equipment item : brief.equipment().items()) {
       List<Candidate> users =
-          near.stream()
-              .filter(
-                  candidate -> Catalogue.standard().exerciseOf(candidate).needs().contains(itemId))
-              .toList();
-      for (Detail detail : Equipment.get(itemId).details()) {
+          near.stream().filter(candidate -> candidate.exercise().needs().contains(item)).toList();
+      for (Detail detail : item.details()) {
         if (users.isEmpty()
             || detail.between().isEmpty()
-            || brief.equipment().measured(itemId, detail.id()).isPresent()) {
+            || brief.equipment().measured(item, detail.id()).isPresent()) {
           continue;
         }
         List<String> low =
@@ -49,23 +45,23 @@ public record MachineMeasuringValue(String itemId, String detailId, int affected
                 brief,
                 evaluations,
                 users,
-                brief.equipment().with(itemId, detail.id(), detail.between().get().min()));
+                brief.equipment().with(item, detail.id(), detail.between().get().min()));
         List<String> high =
             ids(
                 brief,
                 evaluations,
                 users,
-                brief.equipment().with(itemId, detail.id(), detail.between().get().max()));
+                brief.equipment().with(item, detail.id(), detail.between().get().max()));
         int affected = MeasuringValue.moved(first, low, high);
         if (affected > 0) {
-          result.add(new MachineMeasuringValue(itemId, detail.id(), affected, first.size()));
+          result.add(new MachineMeasuringValue(item, detail.id(), affected, first.size()));
         }
       }
     }
     result.sort(
         Comparator.comparingInt(MachineMeasuringValue::affected)
             .reversed()
-            .thenComparing(MachineMeasuringValue::itemId)
+            .thenComparing(each -> each.item().id())
             .thenComparing(MachineMeasuringValue::detailId));
     return List.copyOf(result);
   }

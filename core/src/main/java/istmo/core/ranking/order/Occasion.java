@@ -1,7 +1,6 @@
 package istmo.core.ranking.order;
 
 import istmo.core.anatomy.Region;
-import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
@@ -13,7 +12,6 @@ import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
@@ -46,20 +44,17 @@ final class Occasion {
         : brief.equipment();
   }
 
-  /**
-   * The one station that serves the aim best: equipment ids; what is carried to it is not among
-   * them.
-   */
-  static Set<String> station(Brief brief, Collection<ScoredCandidate> open) {
-    Map<String, Set<String>> stations = new TreeMap<>();
+  /** The one station that serves the aim best; what is carried to it is not among them. */
+  static Set<Equipment> station(Brief brief, Collection<ScoredCandidate> open) {
+    Map<String, Set<Equipment>> stations = new TreeMap<>();
     for (ScoredCandidate candidate : open) {
-      Set<String> needs = standing(candidate);
+      Set<Equipment> needs = standing(candidate);
       stations.put(needs.toString(), needs);
     }
     return stations.values().stream()
         .filter(texts -> !texts.isEmpty())
         .max(
-            Comparator.<Set<String>>comparingDouble(texts -> worth(brief, open, texts))
+            Comparator.<Set<Equipment>>comparingDouble(texts -> worth(brief, open, texts))
                 .thenComparing(texts -> -texts.size())
                 .thenComparing(Object::toString))
         .orElse(Set.of());
@@ -69,7 +64,8 @@ final class Occasion {
    * Mean over the aimed regions, weighted, of the mean of the best three exercises that can be done
    * there, beside the best of all.
    */
-  private static double worth(Brief brief, Collection<ScoredCandidate> open, Set<String> station) {
+  private static double worth(
+      Brief brief, Collection<ScoredCandidate> open, Set<Equipment> station) {
     double sum = 0;
     for (Map.Entry<Region, Integer> entry : brief.aim().weights().entrySet()) {
       double best =
@@ -97,20 +93,12 @@ final class Occasion {
     return sum;
   }
 
-  static boolean at(ScoredCandidate candidate, Set<String> station) {
+  static boolean at(ScoredCandidate candidate, Set<Equipment> station) {
     return station.containsAll(standing(candidate));
   }
 
-  private static Set<String> standing(ScoredCandidate candidate) {
-    return Catalogue.standard().exerciseOf(candidate.evaluation().candidate()).station();
-  }
-
-  /** Names of equipment, by the alphabet. */
-  static List<String> names(Collection<String> items) {
-    return items.stream()
-        .map(id -> Equipment.get(id).name().toLowerCase(Locale.ROOT))
-        .sorted()
-        .toList();
+  private static Set<Equipment> standing(ScoredCandidate candidate) {
+    return candidate.evaluation().candidate().exercise().station();
   }
 
   /**
@@ -141,6 +129,6 @@ final class Occasion {
   }
 
   private static Exercise exercise(Order.Entry entry) {
-    return Catalogue.standard().exerciseOf(entry.evaluation().candidate());
+    return entry.evaluation().candidate().exercise();
   }
 }

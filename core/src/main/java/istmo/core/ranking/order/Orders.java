@@ -7,6 +7,7 @@ import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.computing.Workers;
+import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.evidence.Evidence;
 import istmo.core.evidence.Posterior;
@@ -215,7 +216,7 @@ public final class Orders {
       Region most) {
     ScoredCandidate candidate = Required.entry(open, place.id());
     Evaluation.Computed computed = candidate.evaluation();
-    Exercise exercise = Catalogue.standard().exerciseOf(computed.candidate());
+    Exercise exercise = computed.candidate().exercise();
     Optional<LoadEstimate> load =
         LoadEstimate.of(
             computed.candidate(),
@@ -284,14 +285,14 @@ public final class Orders {
                 draws.apply(candidate),
                 Practical.criteria(
                     brief,
-                    Catalogue.standard().exerciseOf(candidate.evaluation().candidate()),
+                    candidate.evaluation().candidate().exercise(),
                     candidate.evaluation(),
                     candidate.stimulus(),
                     mostWork)));
   }
 
   private static boolean plain(Candidate candidate) {
-    return Catalogue.standard().exerciseOf(candidate).plain().equals(candidate.id());
+    return candidate.exercise().plain().equals(candidate.id());
   }
 
   /** What may be ranked, by id; what may not is added to {@code excluded} with its reason. */
@@ -317,8 +318,8 @@ public final class Orders {
       }
     }
     if (brief.weights().preset() == Weights.Preset.ONE_STATION) {
-      Set<String> station = Occasion.station(brief, open.values());
-      notes.add(new OrderFact.OneStation(Occasion.names(station)));
+      Set<Equipment> station = Occasion.station(brief, open.values());
+      notes.add(new OrderFact.OneStation(Equipment.names(station)));
       for (ScoredCandidate candidate : List.copyOf(open.values())) {
         if (!Occasion.at(candidate, station)) {
           Candidate elsewhere = candidate.evaluation().candidate();

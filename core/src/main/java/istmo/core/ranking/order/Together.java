@@ -2,7 +2,6 @@ package istmo.core.ranking.order;
 
 import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Region;
-import istmo.core.catalogue.Catalogue;
 import istmo.core.mechanics.AnalysisPoint;
 import istmo.core.quantity.Required;
 import istmo.core.ranking.brief.Aim;
@@ -182,9 +181,7 @@ public record Together(
     }
 
     private boolean compound(int i) {
-      return Catalogue.standard()
-          .exerciseOf(near.get(i).entry().evaluation().candidate())
-          .compound();
+      return near.get(i).entry().evaluation().candidate().exercise().compound();
     }
 
     private String exercise(int i) {

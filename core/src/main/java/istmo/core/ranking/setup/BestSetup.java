@@ -85,7 +85,7 @@ public final class BestSetup {
     }
     this.brief = brief;
     this.candidate = candidate;
-    this.exercise = Catalogue.standard().exerciseOf(candidate);
+    this.exercise = candidate.exercise();
     Map<String, Double> measured = brief.equipment().measuredOf(exercise.needs());
     this.controls =
         exercise.family().parameters().stream()
@@ -187,7 +187,7 @@ public final class BestSetup {
     Tried beginning = require(from);
     leastRange = KEPT_RANGE * range(beginning.computed().orElseThrow().analysis());
     List<Setup> starts = new ArrayList<>(List.of(from));
-    for (Candidate other : exercise.candidates()) {
+    for (Candidate other : Catalogue.standard().candidatesOf(exercise)) {
       Setup start = from;
       for (SetupParameter parameter : movable) {
         start = start.with(parameter, other.usual().get(parameter));

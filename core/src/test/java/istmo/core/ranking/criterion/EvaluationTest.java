@@ -36,7 +36,7 @@ class EvaluationTest {
     Body man = Body.estimated(1.80, 85, Sex.MALE);
     Body strong = man.withStrength(1.6, 1.6 * man.lumbarNm());
     Candidate goblet = Catalogue.standard().candidate("goblet-squat/usual");
-    Exercise exercise = Catalogue.standard().exerciseOf(goblet);
+    Exercise exercise = goblet.exercise();
     Evaluation.Computed held = evaluated(strong, goblet.id());
     Analysis toFailure =
         (Analysis)

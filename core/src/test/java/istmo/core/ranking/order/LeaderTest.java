@@ -6,6 +6,7 @@ import istmo.core.body.Body;
 import istmo.core.body.Cautions;
 import istmo.core.body.Profile;
 import istmo.core.body.Sex;
+import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.brief.Brief;
@@ -20,7 +21,7 @@ import org.junit.jupiter.api.Test;
 class LeaderTest {
   private static final Body MAN = Body.estimated(1.78, 80, Sex.MALE);
   private static final GymEquipment GYM =
-      GymEquipment.generic(Set.of("barbell", "rack", "dumbbells"));
+      GymEquipment.generic(Set.of(Equipment.BARBELL, Equipment.RACK, Equipment.DUMBBELLS));
   private static final Map<String, Evaluation> EVALUATIONS =
       Orders.evaluate(MAN, GYM, School.STRETCH);
 

@@ -15,14 +15,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
 /** The few that are best together, against every pair that could have been chosen. */
 class TogetherTest {
-  private static final GymEquipment GYM =
-      GymEquipment.generic(
-          Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
+  private static final GymEquipment GYM = GymEquipment.generic(Equipment.everything());
   private static final Aim AIM = Aim.of(Map.of("VL", 2, "BFL", 2, "GASM", 1), Set.of());
 
   @Test

@@ -1,10 +1,12 @@
-package istmo.core.mechanics;
+package istmo.core.training;
 
 import istmo.core.anatomy.Coordinate;
+import istmo.core.catalogue.Exercise;
+import istmo.core.equipment.Equipment;
+import istmo.core.mechanics.Analysis;
 import istmo.core.movement.Posture;
 import istmo.core.quantity.Fact;
 import istmo.core.quantity.Vec3;
-import java.util.Collection;
 import java.util.Optional;
 
 /**
@@ -27,23 +29,25 @@ public record RackHeights(double hooksM, double safetiesM) implements Fact {
   /** A lifter whose knees bend more than this at the top does not stand up between repetitions. */
   private static final double STANDING = Math.toRadians(45);
 
-  /** Heights for the repetition of an analysis; empty where no bar leaves hooks. */
-  public static Optional<RackHeights> of(Collection<String> needs, Analysis analysis) {
+  /** Heights for an exercise's repetition; empty where its bar leaves no hooks. */
+  public static Optional<RackHeights> of(Exercise exercise, Analysis analysis) {
+    boolean hooks =
+        exercise.needs().contains(Equipment.RACK)
+            || exercise.needs().contains(Equipment.FIXED_TRACK);
+    if (!hooks) {
+      return Optional.empty();
+    }
     return of(
-        needs,
         analysis.points().get(0).posture(),
         analysis.points().get(analysis.points().size() - 1).posture());
   }
 
   /**
-   * Heights for this posture at both ends of the repetition; empty where no bar leaves hooks, and
-   * for part repetitions that do not come up to standing: the hooks' height is not known from them.
-   *
-   * @param needs equipment of the exercise
+   * Heights for this posture at both ends of the repetition; empty where there is no bar, and for
+   * part repetitions that do not come up to standing: the hooks' height is not known from them.
    */
-  static Optional<RackHeights> of(Collection<String> needs, Posture top, Posture bottom) {
-    boolean hooks = needs.contains("rack") || needs.contains("fixed-track");
-    if (!hooks || top.angle(Coordinate.KNEE_FLEXION) > STANDING) {
+  static Optional<RackHeights> of(Posture top, Posture bottom) {
+    if (top.angle(Coordinate.KNEE_FLEXION) > STANDING) {
       return Optional.empty();
     }
     Optional<Double> high = barHeight(top);
