@@ -23,11 +23,14 @@ public class OwnExercises {
   /** Own exercises that a coach can have in use. */
   static final int MOST = 200;
 
+  private final Catalogue catalogue;
   private final OwnExerciseRepository repository;
   private final CurrentCoach coach;
   private final Clock clock;
 
-  OwnExercises(OwnExerciseRepository repository, CurrentCoach coach, Clock clock) {
+  OwnExercises(
+      Catalogue catalogue, OwnExerciseRepository repository, CurrentCoach coach, Clock clock) {
+    this.catalogue = catalogue;
     this.repository = repository;
     this.coach = coach;
     this.clock = clock;
@@ -135,12 +138,12 @@ public class OwnExercises {
     }
   }
 
-  private static boolean taken(String name, List<OwnExerciseEntity> here, Optional<UUID> itself) {
+  private boolean taken(String name, List<OwnExerciseEntity> here, Optional<UUID> itself) {
     String plain = name.toLowerCase(Locale.ROOT);
     return Stream.of(
-            Catalogue.standard().exercises().stream().map(exercise -> exercise.name()),
-            Catalogue.standard().candidates().stream().map(candidate -> candidate.name()),
-            Catalogue.standard().byWord().stream().map(byWord -> byWord.name()),
+            catalogue.exercises().stream().map(exercise -> exercise.name()),
+            catalogue.candidates().stream().map(candidate -> candidate.name()),
+            catalogue.byWord().stream().map(byWord -> byWord.name()),
             here.stream()
                 .filter(entity -> !itself.equals(Optional.of(entity.getId())))
                 .map(OwnExerciseEntity::getName))

@@ -19,10 +19,12 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 public class Trainables {
+  private final Catalogue catalogue;
   private final Variants variants;
   private final OwnExercises own;
 
-  Trainables(Variants variants, OwnExercises own) {
+  Trainables(Catalogue catalogue, Variants variants, OwnExercises own) {
+    this.catalogue = catalogue;
     this.variants = variants;
     this.own = own;
   }
@@ -37,7 +39,7 @@ public class Trainables {
       }
       return exercise.trainable();
     }
-    return Catalogue.standard()
+    return catalogue
         .trainable(candidateId)
         .orElseGet(() -> Trainable.of(variants.candidate(candidateId)));
   }
@@ -46,9 +48,7 @@ public class Trainables {
   @Transactional(readOnly = true)
   public Function<String, Trainable> all() {
     Map<String, Trainable> byId = new HashMap<>();
-    Stream.concat(
-            Catalogue.standard().byWord().stream(),
-            own.all().stream().map(OwnExercises.Own::exercise))
+    Stream.concat(catalogue.byWord().stream(), own.all().stream().map(OwnExercises.Own::exercise))
         .forEach(byWord -> byId.put(byWord.candidateId(), byWord.trainable()));
     Function<String, Candidate> computed = variants.candidates();
     return id -> byId.containsKey(id) ? byId.get(id) : Trainable.of(computed.apply(id));
@@ -77,7 +77,7 @@ public class Trainables {
   @Transactional(readOnly = true)
   public List<ByWord> byWord() {
     return Stream.concat(
-            Catalogue.standard().byWord().stream(),
+            catalogue.byWord().stream(),
             own.all().stream().filter(own -> !own.retired()).map(OwnExercises.Own::exercise))
         .toList();
   }

@@ -30,6 +30,7 @@ public class Variants {
   /** Own variants that a coach can have: each costs some milliseconds in every new order. */
   static final int MOST = 40;
 
+  private final Catalogue catalogue;
   private final OwnVariantRepository repository;
   private final Clients clients;
   private final CurrentCoach coach;
@@ -37,11 +38,13 @@ public class Variants {
   private final Transactions transactions;
 
   Variants(
+      Catalogue catalogue,
       OwnVariantRepository repository,
       Clients clients,
       CurrentCoach coach,
       Clock clock,
       Transactions transactions) {
+    this.catalogue = catalogue;
     this.transactions = transactions;
     this.repository = repository;
     this.clients = clients;
@@ -52,7 +55,7 @@ public class Variants {
   /** A candidate of the catalogue, or this coach's own, retired ones too. */
   @Transactional(readOnly = true)
   public Candidate candidate(String id) {
-    return Candidate.ownKey(id).isEmpty() ? Catalogue.standard().candidate(id) : own(entity(id));
+    return Candidate.ownKey(id).isEmpty() ? catalogue.candidate(id) : own(entity(id));
   }
 
   /** The same for many ids that this coach has: own variants are read once. */
@@ -60,7 +63,7 @@ public class Variants {
   public Function<String, Candidate> candidates() {
     Map<String, Candidate> own =
         all().stream().map(Own::candidate).collect(Collectors.toMap(Candidate::id, found -> found));
-    return id -> own.containsKey(id) ? own.get(id) : Catalogue.standard().candidate(id);
+    return id -> own.containsKey(id) ? own.get(id) : catalogue.candidate(id);
   }
 
   /**
@@ -92,7 +95,7 @@ public class Variants {
    * size.
    */
   public Candidate add(String exerciseId, String name, Map<String, Double> setup, UUID clientId) {
-    Exercise exercise = Catalogue.standard().exercise(exerciseId);
+    Exercise exercise = catalogue.exercise(exerciseId);
     String checked = Names.checked(name);
     UUID id = UUID.randomUUID();
     Candidate candidate =
@@ -120,7 +123,7 @@ public class Variants {
   @Transactional
   public Candidate bringIn(
       String key, String exerciseId, String name, Map<String, Double> setup, boolean retired) {
-    Exercise exercise = Catalogue.standard().exercise(exerciseId);
+    Exercise exercise = catalogue.exercise(exerciseId);
     String checked = Names.checked(name);
     List<OwnVariantEntity> here = repository.findByCoachIdOrderByCreatedAt(coach.id());
     Optional<OwnVariantEntity> same =
@@ -136,7 +139,7 @@ public class Variants {
     }
     Set<String> taken =
         Stream.concat(
-                Catalogue.standard().candidates().stream().map(Candidate::name),
+                catalogue.candidates().stream().map(Candidate::name),
                 here.stream().map(OwnVariantEntity::getName))
             .map(text -> text.toLowerCase(Locale.ROOT))
             .collect(Collectors.toSet());
@@ -179,7 +182,7 @@ public class Variants {
 
   private void checkRoom(String name) {
     List<Candidate> own = own();
-    if (Stream.concat(Catalogue.standard().candidates().stream(), own.stream())
+    if (Stream.concat(catalogue.candidates().stream(), own.stream())
         .anyMatch(candidate -> candidate.name().equalsIgnoreCase(name))) {
       throw new Conflict("There is a variant of that name: " + name + ".");
     }
@@ -195,11 +198,11 @@ public class Variants {
         .orElseThrow(() -> new NotFound("variant"));
   }
 
-  private static Exercise exercise(OwnVariantEntity entity) {
-    return Catalogue.standard().exercise(entity.getExerciseId());
+  private Exercise exercise(OwnVariantEntity entity) {
+    return catalogue.exercise(entity.getExerciseId());
   }
 
-  private static Candidate own(OwnVariantEntity entity) {
+  private Candidate own(OwnVariantEntity entity) {
     return Candidate.own(
         exercise(entity), entity.getId().toString(), entity.getName(), entity.getSetup());
   }

@@ -27,6 +27,7 @@ import istmo.core.body.Sex;
 import istmo.core.body.SoreMovement;
 import istmo.core.body.Soreness;
 import istmo.core.body.Soreness.Approach;
+import istmo.core.catalogue.Catalogue;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.equipment.Plates;
@@ -222,10 +223,16 @@ class DemoData {
 
     clients.addLift(
         oda.id(),
-        new KnownLift("heel-raised-squat/wedge", new PerformedSet(40, 8, 2), today.minusWeeks(2)));
+        new KnownLift(
+            Catalogue.standard().candidate("heel-raised-squat/wedge"),
+            new PerformedSet(40, 8, 2),
+            today.minusWeeks(2)));
     clients.addLift(
         tarn.id(),
-        new KnownLift("romanian-deadlift/usual", new PerformedSet(80, 10, 2), today.minusDays(4)));
+        new KnownLift(
+            Catalogue.standard().candidate("romanian-deadlift/usual"),
+            new PerformedSet(80, 10, 2),
+            today.minusDays(4)));
     quayside =
         gyms.know(
             quayside.id(),

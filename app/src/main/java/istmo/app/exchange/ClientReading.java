@@ -39,6 +39,7 @@ import istmo.core.body.Measurement.Side;
 import istmo.core.body.Profile;
 import istmo.core.body.Restriction;
 import istmo.core.body.Soreness;
+import istmo.core.catalogue.Catalogue;
 import istmo.core.movement.Setup;
 import istmo.core.picture.Sighting;
 import istmo.core.quantity.InvalidInput;
@@ -219,7 +220,7 @@ final class ClientReading {
         .field("reserve", file.reserve())
         .check();
     return new KnownLift(
-        file.candidateId(),
+        Catalogue.standard().candidate(file.candidateId()),
         new PerformedSet(file.loadKg(), file.repetitions(), file.reserve()),
         file.on());
   }

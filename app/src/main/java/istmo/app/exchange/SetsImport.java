@@ -21,10 +21,12 @@ import org.springframework.stereotype.Service;
 /** Earlier sets from a spreadsheet: looked at first, then all brought in or none. */
 @Service
 public class SetsImport {
+  private final Catalogue catalogue;
   private final SessionImport sessionImport;
   private final Trainables trainables;
 
-  SetsImport(SessionImport sessionImport, Trainables trainables) {
+  SetsImport(Catalogue catalogue, SessionImport sessionImport, Trainables trainables) {
+    this.catalogue = catalogue;
     this.trainables = trainables;
     this.sessionImport = sessionImport;
   }
@@ -126,11 +128,11 @@ public class SetsImport {
     trainables
         .ownVariants()
         .forEach(candidate -> names.put(plain(candidate.name()), candidate.id()));
-    for (Candidate candidate : Catalogue.standard().candidates()) {
+    for (Candidate candidate : catalogue.candidates()) {
       names.putIfAbsent(plain(candidate.name()), candidate.id());
       names.putIfAbsent(candidate.id(), candidate.id());
     }
-    for (Candidate candidate : Catalogue.standard().candidates()) {
+    for (Candidate candidate : catalogue.candidates()) {
       Exercise exercise = candidate.exercise();
       names.putIfAbsent(plain(exercise.name()), candidate.id());
       exercise.alsoCalled().forEach(name -> names.putIfAbsent(plain(name), candidate.id()));

@@ -29,11 +29,13 @@ import org.springframework.stereotype.Service;
 public class Pictures {
   private static final GymEquipment GENERIC = GymEquipment.generic(Set.of());
 
+  private final Catalogue catalogue;
   private final Clients clients;
   private final Gyms gyms;
   private final Sightings sightings;
 
-  Pictures(Clients clients, Gyms gyms, Sightings sightings) {
+  Pictures(Catalogue catalogue, Clients clients, Gyms gyms, Sightings sightings) {
+    this.catalogue = catalogue;
     this.clients = clients;
     this.gyms = gyms;
     this.sightings = sightings;
@@ -72,7 +74,7 @@ public class Pictures {
     return new TechniqueReading.Subject(
         client.unlimitedBody(false),
         client.estimate().measured(),
-        Catalogue.standard().candidate(subject.candidateId()),
+        catalogue.candidate(subject.candidateId()),
         equipment,
         subject.setup(),
         subject.loadKg());

@@ -5,7 +5,6 @@ import istmo.core.body.Body;
 import istmo.core.body.BodyEstimate;
 import istmo.core.body.MeasurementKind;
 import istmo.core.catalogue.Candidate;
-import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.equipment.Equipment.LoadKind;
 import istmo.core.equipment.GymEquipment;
@@ -16,6 +15,7 @@ import istmo.core.movement.Setup;
 import istmo.core.quantity.Fact;
 import istmo.core.quantity.InvalidInput;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -116,7 +116,7 @@ public record Calibration(
             legs,
             back,
             Map.copyOf(maxima),
-            held(maxima),
+            held(newest.values()),
             fits.stream().map(Fit::candidateId).toList()));
   }
 
@@ -132,7 +132,7 @@ public record Calibration(
           "loadKg",
           "%s with %.4g kg for %d would need %s than %.0f %% of the usual strength for this body:"
               + " is it mistyped?",
-          Catalogue.standard().candidate(lift.candidateId()).name(),
+          lift.candidate().name(),
           lift.set().loadKg(),
           lift.set().repetitions(),
           less ? "less" : "more",
@@ -156,12 +156,12 @@ public record Calibration(
         Body.LUMBAR_NM.nearest(back * usual.lumbarNm()));
   }
 
-  private static double held(Map<String, Double> maxima) {
-    return maxima.entrySet().stream()
+  private static double held(Collection<KnownLift> lifts) {
+    return lifts.stream()
         .mapToDouble(
-            entry -> {
-              Candidate candidate = Catalogue.standard().candidate(entry.getKey());
-              return entry.getValue() * candidate.exercise().family().inOneHand(candidate.usual());
+            lift -> {
+              Candidate candidate = lift.candidate();
+              return maximum(lift) * candidate.exercise().family().inOneHand(candidate.usual());
             })
         .max()
         .orElse(0);
@@ -172,7 +172,7 @@ public record Calibration(
    * equations count.
    */
   private static double maximum(KnownLift lift) {
-    double empty = emptyKg(Catalogue.standard().candidate(lift.candidateId()).usual());
+    double empty = emptyKg(lift.candidate().usual());
     return OneRepetition.maximum(lift.set().loadKg() + empty, lift.toFailure()) - empty;
   }
 
@@ -194,7 +194,7 @@ public record Calibration(
 
   /** Empty for a lift that says nothing of strength: on a stack, or out of this body's reach. */
   private static Optional<Tried> tried(Body usual, KnownLift lift) {
-    Candidate candidate = Catalogue.standard().candidate(lift.candidateId());
+    Candidate candidate = lift.candidate();
     Exercise exercise = candidate.exercise();
     if (exercise.needs().stream().anyMatch(item -> item.load() == LoadKind.STACK)) {
       return Optional.empty();

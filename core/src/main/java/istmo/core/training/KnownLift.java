@@ -1,13 +1,12 @@
 package istmo.core.training;
 
-import istmo.core.catalogue.Catalogue;
+import istmo.core.catalogue.Candidate;
 import istmo.core.quantity.InvalidInput;
 import java.time.LocalDate;
 
 /** A lift that a client is known to have done. */
-public record KnownLift(String candidateId, PerformedSet set, LocalDate on) {
+public record KnownLift(Candidate candidate, PerformedSet set, LocalDate on) {
   public KnownLift {
-    Catalogue.standard().candidate(candidateId);
     if (on == null) {
       throw new InvalidInput("on", "is needed: the day, as 2026-11-24");
     }
@@ -15,6 +14,11 @@ public record KnownLift(String candidateId, PerformedSet set, LocalDate on) {
       throw new InvalidInput("loadKg", "needs a load above 0 kg");
     }
     OneRepetition.REPETITIONS_TO_FAILURE.check("repetitions", toFailure(set));
+  }
+
+  /** Id of what was lifted. */
+  public String candidateId() {
+    return candidate.id();
   }
 
   static double toFailure(PerformedSet set) {

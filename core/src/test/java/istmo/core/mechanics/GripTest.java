@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import istmo.core.body.Body;
 import istmo.core.body.BodyEstimate;
 import istmo.core.body.MeasurementKind;
+import istmo.core.catalogue.Catalogue;
 import istmo.core.movement.Family;
 import istmo.core.movement.family.Families;
 import istmo.core.training.Calibration;
@@ -101,7 +102,7 @@ class GripTest {
   void aKnownLiftIsNotDoubtedForTheHands() {
     KnownLift lift =
         new KnownLift(
-            "deadlift/conventional",
+            Catalogue.standard().candidate("deadlift/conventional"),
             new PerformedSet(150, 5, 0),
             java.time.LocalDate.of(2026, 1, 1));
     Body man = Bodies.MAN;
@@ -114,7 +115,7 @@ class GripTest {
   void handsHoldAtLeastWhatHasHungInThemUnlessTheyAreMeasured() {
     KnownLift lift =
         new KnownLift(
-            "deadlift/conventional",
+            Catalogue.standard().candidate("deadlift/conventional"),
             new PerformedSet(200, 1, 0),
             java.time.LocalDate.of(2026, 1, 1));
     Calibration strong = Calibration.of(Bodies.MAN, List.of(lift)).orElseThrow();

@@ -31,7 +31,8 @@ class CalibrationTest {
   private static final GymEquipment PLACE = GymEquipment.generic(Set.of());
 
   private static KnownLift lift(String candidate, double kg, int repetitions, double reserve) {
-    return new KnownLift(candidate, new PerformedSet(kg, repetitions, reserve), DAY);
+    return new KnownLift(
+        Catalogue.standard().candidate(candidate), new PerformedSet(kg, repetitions, reserve), DAY);
   }
 
   private static Reach reach(String candidate) {
@@ -158,7 +159,10 @@ class CalibrationTest {
   @Test
   void theNewestLiftOfAnExerciseCounts() {
     KnownLift old =
-        new KnownLift("hack-squat/usual", new PerformedSet(60, 5, 0), DAY.minusMonths(6));
+        new KnownLift(
+            Catalogue.standard().candidate("hack-squat/usual"),
+            new PerformedSet(60, 5, 0),
+            DAY.minusMonths(6));
     KnownLift now = lift("hack-squat/usual", 90, 5, 0);
     assertThat(Calibration.of(MAN, List.of(now, old)).orElseThrow())
         .isEqualTo(Calibration.of(MAN, List.of(now)).orElseThrow());

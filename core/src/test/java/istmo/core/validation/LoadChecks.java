@@ -124,7 +124,7 @@ final class LoadChecks {
                 Bodies.MAN,
                 List.of(
                     new KnownLift(
-                        "back-squat/high-bar",
+                        Catalogue.standard().candidate("back-squat/high-bar"),
                         new PerformedSet(SQUAT_KG, 1, 0),
                         LocalDate.of(2026, 11, 1))))
             .orElseThrow()

@@ -34,11 +34,14 @@ import org.springframework.web.bind.annotation.RestController;
  */
 @RestController
 class CatalogueController {
+  private final Catalogue catalogue;
   private final Variants variants;
   private final OwnExercises exercises;
   private final Schools schools;
 
-  CatalogueController(Variants variants, OwnExercises exercises, Schools schools) {
+  CatalogueController(
+      Catalogue catalogue, Variants variants, OwnExercises exercises, Schools schools) {
+    this.catalogue = catalogue;
     this.exercises = exercises;
     this.schools = schools;
     this.variants = variants;
@@ -124,7 +127,7 @@ class CatalogueController {
       List<String> cautions,
       List<CandidateView> candidates,
       List<ParameterView> parameters) {
-    static ExerciseView of(Exercise exercise, List<Variants.Own> own) {
+    static ExerciseView of(Exercise exercise, List<Candidate> candidates, List<Variants.Own> own) {
       return new ExerciseView(
           exercise.id(),
           exercise.name(),
@@ -136,7 +139,7 @@ class CatalogueController {
           exercise.stopSigns(),
           exercise.cautions(),
           Stream.concat(
-                  Catalogue.standard().candidatesOf(exercise).stream()
+                  candidates.stream()
                       .map(
                           candidate ->
                               new CandidateView(candidate.id(), candidate.name(), false, false)),
@@ -272,11 +275,11 @@ class CatalogueController {
             .toList(),
         Caution.RED_FLAGS,
         Arrays.stream(Habit.values()).map(habit -> new HabitView(habit, habit.label())).toList(),
-        Catalogue.standard().exercises().stream()
-            .map(exercise -> ExerciseView.of(exercise, own))
+        catalogue.exercises().stream()
+            .map(exercise -> ExerciseView.of(exercise, catalogue.candidatesOf(exercise), own))
             .toList(),
         Stream.concat(
-                Catalogue.standard().byWord().stream().map(ByWordView::of),
+                catalogue.byWord().stream().map(ByWordView::of),
                 exercises.all().stream().map(ByWordView::of))
             .toList(),
         Arrays.stream(Movement.values())

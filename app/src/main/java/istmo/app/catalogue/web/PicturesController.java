@@ -26,10 +26,14 @@ class PicturesController {
       List<DrawingView.CircleView> rounds,
       List<DrawingView.LineView> body) {}
 
-  private final List<PictureView> pictures =
-      Pictures.of(Catalogue.standard()).entrySet().stream()
-          .map(entry -> view(entry.getKey(), entry.getValue()))
-          .toList();
+  private final List<PictureView> pictures;
+
+  PicturesController(Catalogue catalogue) {
+    pictures =
+        Pictures.of(catalogue).entrySet().stream()
+            .map(entry -> view(entry.getKey(), entry.getValue()))
+            .toList();
+  }
 
   private static PictureView view(String candidateId, Drawing drawing) {
     return new PictureView(

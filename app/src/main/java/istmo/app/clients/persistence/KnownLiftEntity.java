@@ -1,5 +1,6 @@
 package istmo.app.clients.persistence;
 
+import istmo.core.catalogue.Catalogue;
 import istmo.core.training.KnownLift;
 import istmo.core.training.PerformedSet;
 import jakarta.persistence.Entity;
@@ -54,6 +55,9 @@ public class KnownLiftEntity {
   }
 
   public KnownLift lift() {
-    return new KnownLift(candidateId, new PerformedSet(loadKg, repetitions, reserve), doneOn);
+    return new KnownLift(
+        Catalogue.standard().candidate(candidateId),
+        new PerformedSet(loadKg, repetitions, reserve),
+        doneOn);
   }
 }

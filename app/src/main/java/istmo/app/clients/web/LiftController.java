@@ -27,15 +27,17 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/clients/{clientId}/lifts")
 class LiftController {
+  private final Catalogue catalogue;
   private final Clients clients;
 
-  LiftController(Clients clients) {
+  LiftController(Catalogue catalogue, Clients clients) {
+    this.catalogue = catalogue;
     this.clients = clients;
   }
 
   record LiftInput(
       String candidateId, Double loadKg, Integer repetitions, Double reserve, LocalDate on) {
-    KnownLift lift() {
+    KnownLift lift(Catalogue catalogue) {
       new Needed()
           .field("candidateId", candidateId)
           .field("loadKg", loadKg)
@@ -43,10 +45,12 @@ class LiftController {
           .field("on", on)
           .check();
       InvalidInput.together(
-          () -> Catalogue.standard().candidate(candidateId),
+          () -> catalogue.candidate(candidateId),
           () -> new PerformedSet(loadKg, repetitions, reserve == null ? 0 : reserve));
       return new KnownLift(
-          candidateId, new PerformedSet(loadKg, repetitions, reserve == null ? 0 : reserve), on);
+          catalogue.candidate(candidateId),
+          new PerformedSet(loadKg, repetitions, reserve == null ? 0 : reserve),
+          on);
     }
   }
 
@@ -79,7 +83,7 @@ class LiftController {
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
   LiftsView add(@PathVariable UUID clientId, @RequestBody LiftInput input) {
-    return view(clients.addLift(clientId, input.lift()));
+    return view(clients.addLift(clientId, input.lift(catalogue)));
   }
 
   /** Takes a known lift out. */
@@ -96,7 +100,7 @@ class LiftController {
                     new LiftView(
                         lift.id(),
                         lift.lift().candidateId(),
-                        Catalogue.standard().candidate(lift.lift().candidateId()).name(),
+                        lift.lift().candidate().name(),
                         lift.lift().set().loadKg(),
                         lift.lift().set().repetitions(),
                         lift.lift().set().reserve(),
