@@ -14,7 +14,7 @@ const regions: Region[] = readFileSync(
   .filter((line) => line && !line.startsWith('#'))
   .slice(1)
   .map((line) => line.split(','))
-  .map(([id, coachName, anatomicalName, group, , steer, column, row]) => ({
+  .map(([id, coachName, anatomicalName, group, steer, column, row]) => ({
     id: id!,
     coachName: coachName!,
     anatomicalName: anatomicalName!,

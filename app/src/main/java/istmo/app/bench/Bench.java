@@ -191,7 +191,7 @@ public class Bench {
     Exercise exercise = candidate.exercise();
     Reach begun = started(body, equipment, request);
     Setup setup = begun.setup();
-    Set<String> measured = new TreeSet<>(equipment.measuredOf(exercise.needs()).keySet());
+    Set<String> measured = new TreeSet<>(equipment.measuredOf(candidate.needs()).keySet());
     measured.retainAll(setup.values().keySet());
     AnalysisResult result =
         analyses.get(

@@ -13,6 +13,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
@@ -85,7 +86,8 @@ public record OwnExerciseDocument(
         orNone("cues", cues),
         orNone("stopSigns", stopSigns),
         orNone("cautions", cautions),
-        "");
+        "",
+        Optional.empty());
   }
 
   private static <T> List<T> orNone(String field, @Nullable List<T> list) {

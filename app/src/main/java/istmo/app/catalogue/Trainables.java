@@ -5,6 +5,8 @@ import istmo.core.catalogue.ByWord;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Trainable;
+import istmo.core.plan.Offers;
+import istmo.core.quantity.Fact;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -48,7 +50,11 @@ public class Trainables {
   @Transactional(readOnly = true)
   public Function<String, Trainable> all() {
     Map<String, Trainable> byId = new HashMap<>();
-    Stream.concat(catalogue.byWord().stream(), own.all().stream().map(OwnExercises.Own::exercise))
+    Stream.of(
+            catalogue.byWord().stream(),
+            catalogue.onceByWord().stream(),
+            own.all().stream().map(OwnExercises.Own::exercise))
+        .flatMap(exercises -> exercises)
         .forEach(byWord -> byId.put(byWord.candidateId(), byWord.trainable()));
     Function<String, Candidate> computed = variants.candidates();
     return id -> byId.containsKey(id) ? byId.get(id) : Trainable.of(computed.apply(id));
@@ -60,17 +66,32 @@ public class Trainables {
     return variants.own();
   }
 
-  /** Own variants and own exercises that were taken out: no list has them, earlier plans may. */
+  /**
+   * Own variants and own exercises that were taken out, and what is computed now: no list has them,
+   * earlier plans may.
+   */
   @Transactional(readOnly = true)
-  public List<Trainable> takenOut() {
-    return Stream.concat(
+  public List<Offers.Gone> gone() {
+    return Stream.of(
             variants.all().stream()
                 .filter(Variants.Own::retired)
-                .map(own -> Trainable.of(own.candidate())),
+                .map(own -> takenOut(Trainable.of(own.candidate()))),
             own.all().stream()
                 .filter(OwnExercises.Own::retired)
-                .map(own -> own.exercise().trainable()))
+                .map(own -> takenOut(own.exercise().trainable())),
+            catalogue.onceByWord().stream().map(this::computedNow))
+        .flatMap(gone -> gone)
         .toList();
+  }
+
+  private static Offers.Gone takenOut(Trainable trainable) {
+    return new Offers.Gone(
+        trainable.id(), trainable.name(), new Fact.Written("You have taken it out."));
+  }
+
+  private Offers.Gone computedNow(ByWord once) {
+    Candidate now = catalogue.candidate(once.computedAs().orElseThrow());
+    return new Offers.Gone(once.candidateId(), once.name(), new ByWord.ComputedNow(now.name()));
   }
 
   /** Exercises by word that can be chosen: the catalogue's, and own ones that are not retired. */

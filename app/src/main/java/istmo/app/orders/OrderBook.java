@@ -18,7 +18,6 @@ import istmo.core.body.Profile;
 import istmo.core.body.Sex;
 import istmo.core.catalogue.ByWord;
 import istmo.core.catalogue.Candidate;
-import istmo.core.catalogue.Trainable;
 import istmo.core.computing.Kept;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
@@ -76,7 +75,7 @@ public class OrderBook implements MeterBinder {
     }
   }
 
-  private record OffersKey(OrderKey order, List<ByWord> byWord, List<Trainable> takenOut) {}
+  private record OffersKey(OrderKey order, List<ByWord> byWord, List<Offers.Gone> gone) {}
 
   private record AnswerKey(OrderKey order, List<CautionFact> statements) {}
 
@@ -209,7 +208,7 @@ public class OrderBook implements MeterBinder {
     Brief brief = brief(clients.get(request.clientId()), gyms.get(request.gymId()), request);
     List<Candidate> own = trainables.ownVariants();
     OffersKey asked =
-        new OffersKey(OrderKey.of(brief, own), trainables.byWord(), trainables.takenOut());
+        new OffersKey(OrderKey.of(brief, own), trainables.byWord(), trainables.gone());
     return offers
         .known(asked)
         .orElseGet(
@@ -219,8 +218,7 @@ public class OrderBook implements MeterBinder {
                         offers.get(
                             asked,
                             key ->
-                                new Offers(
-                                    order(brief, own), brief, key.byWord(), key.takenOut()))));
+                                new Offers(order(brief, own), brief, key.byWord(), key.gone()))));
   }
 
   private Brief brief(Client client, Gym gym, OrderRequest request) {

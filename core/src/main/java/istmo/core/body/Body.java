@@ -53,7 +53,9 @@ public record Body(
   public static final Allowed KNEE_FLEXION_DEG = new Allowed(60, 160, "deg");
   public static final Allowed HIP_OPENING_DEG = new Allowed(15, 90, "deg");
   public static final Allowed LUMBAR_NM = new Allowed(30, 1200, "N m");
-  private static final Allowed HELD_KG = new Allowed(7, 170, "kg");
+
+  /** What one hand can hold of a bar. */
+  public static final Allowed HELD_KG = new Allowed(7, 170, "kg");
 
   /** On a hand-grip dynamometer. */
   public static final Allowed GRIP_KG = new Allowed(5, 110, "kg");

@@ -54,10 +54,10 @@ public sealed interface AnyExercise permits Exercise, ByWord {
   /** What can be moved in its set-up; nothing where it is not computed. */
   List<SetupParameter> parameters();
 
-  /** What it needs that stays where it is. */
-  default Set<Equipment> station() {
+  /** What stays where it is of equipment. */
+  static Set<Equipment> station(Set<Equipment> needs) {
     Set<Equipment> station = EnumSet.noneOf(Equipment.class);
-    station.addAll(needs());
+    station.addAll(needs);
     station.removeAll(CARRIED);
     return station;
   }

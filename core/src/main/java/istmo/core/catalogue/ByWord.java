@@ -42,6 +42,8 @@ import java.util.regex.Pattern;
  * @param waits caution to the reason why it waits until that is cleared
  * @param repetitions usual range, such as "8-12"
  * @param setUpMinutes to set up and load, min
+ * @param computedAs candidate that it is computed as now; then it is only named, where records and
+ *     plans have it
  * @param why the reason why it is not computed; empty for a coach's own
  */
 public record ByWord(
@@ -64,7 +66,8 @@ public record ByWord(
     List<String> cues,
     List<String> stopSigns,
     List<String> cautions,
-    String why)
+    String why,
+    Optional<String> computedAs)
     implements AnyExercise {
   private static final String OWN = "own-";
   private static final String VARIANT = "/by-word";
@@ -278,6 +281,9 @@ public record ByWord(
         calf || (straightens && knee == Bend.DEEP) ? Bend.LITTLE.deg() : 0,
         lean);
   }
+
+  /** It was used by word and is computed now, under this name. */
+  public record ComputedNow(String name) implements Fact {}
 
   /** It is not computed: a coach's own, or one of the catalogue and why. */
   public record NotComputed(boolean own, String why) implements Fact {}

@@ -70,7 +70,8 @@ final class ByWordReader {
         values("cue"),
         values("stop"),
         values("caution"),
-        one("why"));
+        one("why"),
+        values("computed-as").stream().findFirst());
   }
 
   private Set<Region> regions(String key) {

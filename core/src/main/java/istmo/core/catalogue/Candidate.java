@@ -2,6 +2,7 @@ package istmo.core.catalogue;
 
 import istmo.core.body.Body;
 import istmo.core.body.Technique;
+import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.movement.Reach;
 import istmo.core.movement.Setup;
@@ -12,16 +13,23 @@ import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * An exercise with a named usual set-up.
  *
  * @param id "exercise/variant"; of a coach's own "exercise/own-KEY"
+ * @param needs equipment: that of the exercise, unless this set-up says otherwise
  * @param yields parameter that gives way upwards when the ankle does not allow the usual set-up
  *     ("as low as the heels stay down"), before depth is taken back
  */
 public record Candidate(
-    String id, Exercise exercise, String name, Setup usual, Optional<SetupParameter> yields) {
+    String id,
+    Exercise exercise,
+    String name,
+    Set<Equipment> needs,
+    Setup usual,
+    Optional<SetupParameter> yields) {
   private static final String OWN = "own-";
 
   /** Id of the exercise of which it is a set-up. */
@@ -85,6 +93,7 @@ public record Candidate(
         exercise.id() + "/" + OWN + key,
         exercise,
         name,
+        exercise.needs(),
         Setup.of(exercise.family().parameters(), usual),
         exercise.yields());
   }
@@ -145,7 +154,7 @@ public record Candidate(
                   .allowed()
                   .nearest(Math.round(grain * massSize(body) * usual.get(parameter)) / grain));
     }
-    for (Map.Entry<String, Double> known : equipment.measuredOf(exercise.needs()).entrySet()) {
+    for (Map.Entry<String, Double> known : equipment.measuredOf(needs).entrySet()) {
       Optional<SetupParameter> found =
           exercise.family().parameters().stream()
               .filter(parameter -> parameter.id().equals(known.getKey()))

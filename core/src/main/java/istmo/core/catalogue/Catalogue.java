@@ -32,11 +32,21 @@ public final class Catalogue {
         }
       }
     }
+    for (ByWord once : onceByWord()) {
+      if (!candidates.containsKey(once.computedAs().orElseThrow())) {
+        throw new IllegalStateException(once.id() + " is not computed as said");
+      }
+    }
   }
 
   /** What coaches use and the model does not compute, each with what it trains by word. */
   public List<ByWord> byWord() {
-    return byWord;
+    return byWord.stream().filter(exercise -> exercise.computedAs().isEmpty()).toList();
+  }
+
+  /** What was used by word once and is computed now: plans and records may still have it. */
+  public List<ByWord> onceByWord() {
+    return byWord.stream().filter(exercise -> exercise.computedAs().isPresent()).toList();
   }
 
   /** The catalogue of the core's resources, read and checked once. */

@@ -21,6 +21,7 @@ import java.util.Set;
  * @param waits caution to the reason why it waits until that is cleared
  * @param onBelly done lying face down, or with a bar or belt across the hips
  * @param braced what seat, pads or track hold, so that muscles need not
+ * @param oneWeight whether one dumbbell is held or lies on the body, where others need a pair
  * @param stability how little of the effort goes into balance, 0 to 1 (common practice)
  * @param setUpMinutes time to set up and load (common practice)
  * @param easeOfLearning 0 to 1 (common practice)
@@ -41,6 +42,7 @@ public record Exercise(
     Map<Caution, String> waits,
     boolean onBelly,
     String braced,
+    boolean oneWeight,
     double stability,
     double setUpMinutes,
     double easeOfLearning,

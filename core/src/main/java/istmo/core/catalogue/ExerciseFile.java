@@ -32,8 +32,16 @@ final class ExerciseFile {
   private final String id;
   private final List<Variant> variants;
 
-  /** A named set-up: "name | label | changes | yields parameter". */
-  private record Variant(String key, String name, Setup usual, Optional<SetupParameter> yields) {}
+  /**
+   * A named set-up: "name | label | changes", then where it has them "| yields parameter" and "|
+   * needs equipment; equipment".
+   */
+  private record Variant(
+      String key,
+      String name,
+      Setup usual,
+      Optional<SetupParameter> yields,
+      Optional<Set<Equipment>> needs) {}
 
   ExerciseFile(String file) {
     resource = "catalogue/" + file;
@@ -64,12 +72,13 @@ final class ExerciseFile {
         need("name"),
         list(one.getOrDefault("also", "")),
         family,
-        Collections.unmodifiableSet(Equipment.all(list(need("needs")))),
+        equipment(need("needs")),
         Optional.ofNullable(one.get("group")).filter(text -> !text.isEmpty()).map(RegionGroup::of),
         Map.copyOf(exclusions),
         Map.copyOf(waits),
         onBelly(one.getOrDefault("position", "")),
         need("braced"),
+        one.getOrDefault("weight", "").equals("one"),
         number("stability"),
         number("set-up-minutes"),
         number("ease-of-learning"),
@@ -92,6 +101,7 @@ final class ExerciseFile {
                     id + "/" + variant.key(),
                     exercise,
                     variant.name(),
+                    variant.needs().orElse(exercise.needs()),
                     variant.usual(),
                     variant.yields()))
         .toList();
@@ -106,12 +116,20 @@ final class ExerciseFile {
         changes.put(kv[0].trim(), Double.parseDouble(kv[1].trim()));
       }
     }
-    Optional<SetupParameter> yields =
-        part.length > 3
-            ? Optional.of(parameter(part[3].trim().replace("yields ", "")))
-            : Optional.empty();
+    Optional<SetupParameter> yields = Optional.empty();
+    Optional<Set<Equipment>> needs = Optional.empty();
+    for (String further : List.of(part).subList(3, part.length)) {
+      String[] word = further.trim().split(" ", 2);
+      switch (word[0]) {
+        case "yields" -> yields = Optional.of(parameter(word[1]));
+        case "needs" -> needs = Optional.of(equipment(word[1]));
+        default ->
+            throw new IllegalStateException(
+                resource + ": \"" + further.trim() + "\" is neither \"yields\" nor \"needs\"");
+      }
+    }
     return new Variant(
-        part[0].trim(), part[1].trim(), Setup.of(family.parameters(), changes), yields);
+        part[0].trim(), part[1].trim(), Setup.of(family.parameters(), changes), yields, needs);
   }
 
   private SetupParameter parameter(String name) {
@@ -163,6 +181,10 @@ final class ExerciseFile {
 
   private double number(String key) {
     return Double.parseDouble(need(key));
+  }
+
+  private static Set<Equipment> equipment(String cell) {
+    return Collections.unmodifiableSet(Equipment.all(list(cell)));
   }
 
   private static List<String> list(String cell) {

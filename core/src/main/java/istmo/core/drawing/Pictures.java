@@ -38,7 +38,7 @@ public final class Pictures {
   }
 
   private static Optional<Drawing> of(Exercise exercise, Candidate candidate) {
-    Setup usual = candidate.usualFor(LIFTER, GymEquipment.generic(exercise.needs()));
+    Setup usual = candidate.usualFor(LIFTER, GymEquipment.generic(candidate.needs()));
     Setup setup =
         Reach.of(LIFTER, exercise.family(), usual, candidate.yields())
             .map(Reach::setup)

@@ -122,6 +122,21 @@ public record GymEquipment(
     return all;
   }
 
+  /**
+   * The heaviest hand weights of a place for an exercise that needs them, kg; empty for what is
+   * loaded otherwise.
+   *
+   * @param one whether one weight is held, or a pair
+   */
+  public OptionalDouble heaviestHandWeightKg(Set<Equipment> needs, boolean one) {
+    if (needs.contains(Equipment.DUMBBELLS)) {
+      return OptionalDouble.of(value(Equipment.DUMBBELLS, "most") * (one ? 0.5 : 1));
+    }
+    return needs.contains(Equipment.KETTLEBELL)
+        ? OptionalDouble.of(value(Equipment.KETTLEBELL, "most"))
+        : OptionalDouble.empty();
+  }
+
   /** Smallest step in load of an exercise that needs these items, kg; 0 where no load is added. */
   public double smallestStepKg(Set<Equipment> items) {
     return items.stream()

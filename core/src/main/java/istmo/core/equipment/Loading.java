@@ -66,8 +66,9 @@ public record Loading(
 
   /**
    * Every load that this place can make for what an exercise needs, up to a little over a target,
-   * lightest first; never empty. Plates: of all ways to make a load the one with the fewest plates,
-   * then with the heaviest ones.
+   * lightest first; never empty. What is known to be the heaviest weight or the whole stack of the
+   * place ends it. Plates: of all ways to make a load the one with the fewest plates, then with the
+   * heaviest ones.
    *
    * @param needs what the exercise needs
    */
@@ -86,8 +87,9 @@ public record Loading(
           own ? PlateKind.OWN : PlateKind.USUAL);
     }
     double step = equipment.smallestStepKg(needs);
+    double most = equipment.measured(carrier, "most").orElse(Double.MAX_VALUE);
     List<Loading> all = new ArrayList<>();
-    for (int k = 0; k == 0 || ((k - 1) * step <= targetKg && step > 0); k++) {
+    for (int k = 0; k == 0 || ((k - 1) * step <= targetKg && k * step <= most && step > 0); k++) {
       all.add(new Loading(k * step, k == 0 ? Kind.BODY : Kind.STEPS, 0, List.of(), PlateKind.NONE));
     }
     return all;

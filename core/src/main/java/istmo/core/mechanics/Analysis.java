@@ -35,15 +35,13 @@ public record Analysis(
 
   /** The same with its set ended after so many repetitions. */
   public Analysis endedAfter(int repetitions) {
+    return with(set.endedAfter(repetitions));
+  }
+
+  /** The same with another set. */
+  public Analysis with(SimulatedSet other) {
     return new Analysis(
-        limitKg,
-        workingKg,
-        stickingPhase,
-        limiters,
-        set.endedAfter(repetitions),
-        points,
-        cautions,
-        notes);
+        limitKg, workingKg, stickingPhase, limiters, other, points, cautions, notes);
   }
 
   /** Greatest moment left unbalanced at any point, N m. */

@@ -327,7 +327,8 @@ public final class SetSimulation {
         copy(active),
         copy(passive),
         time.clone(),
-        oxygenShare);
+        oxygenShare,
+        1);
   }
 
   private static double[][] copy(double[][] of) {

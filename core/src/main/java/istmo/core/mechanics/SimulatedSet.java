@@ -22,6 +22,7 @@ import java.util.List;
  * @param passiveFactor [point][muscle] passive tension over peak force
  * @param time [point] what a repetition spends there, in whole usual repetitions: the sum is 1 for
  *     a whole repetition at the usual tempo
+ * @param counted how much of it counts beside a usual set, 0 to 1: 1 unless it is light
  * @param oxygenShare how much of the oxygen debt that this body bears the set had used, 1 when
  *     breath ends it
  */
@@ -37,7 +38,8 @@ public record SimulatedSet(
     double[][] activeFactor,
     double[][] passiveFactor,
     double[] time,
-    double oxygenShare) {
+    double oxygenShare,
+    double counted) {
 
   /** Id of breath among limiters. */
   public static final String BREATH = "BREATH";
@@ -73,7 +75,26 @@ public record SimulatedSet(
             activeFactor,
             passiveFactor,
             time,
-            oxygenShare * most / repetitions);
+            oxygenShare * most / repetitions,
+            counted);
+  }
+
+  /** The same set, of which so much counts. */
+  public SimulatedSet counted(double share) {
+    return new SimulatedSet(
+        loadKg,
+        repetitions,
+        end,
+        gaveOut,
+        drives,
+        capacity,
+        lastShare,
+        fibreLength,
+        activeFactor,
+        passiveFactor,
+        time,
+        oxygenShare,
+        share);
   }
 
   /** How much of what is left of it a muscle is driven at a point of a repetition, 0 to 1. */

@@ -22,6 +22,7 @@ public final class TechniqueSpread {
     BY_PARAMETER.put("plateGrip", 0.10);
     BY_PARAMETER.put("push", 0.05);
     BY_PARAMETER.put("rearShare", 0.07);
+    BY_PARAMETER.put("otherFoot", 0.08);
     BY_PARAMETER.put("trunkShift", 0.15);
     BY_PARAMETER.put("pushOff", 0.10);
     BY_PARAMETER.put("handShare", 0.15);

@@ -8,7 +8,6 @@ import istmo.core.catalogue.AnyExercise;
 import istmo.core.catalogue.ByWord;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Exercise;
-import istmo.core.catalogue.Trainable;
 import istmo.core.drawing.Drawing;
 import istmo.core.drawing.Stage;
 import istmo.core.equipment.Equipment;
@@ -54,6 +53,9 @@ public final class Offers {
   /** It is left out, and why. */
   public record LeftOut(String name, Fact reason) implements Fact {}
 
+  /** What earlier plans may name and no list has any more, and why. */
+  public record Gone(String candidateId, String name, Fact why) {}
+
   /** No such candidate is known. */
   public record NotKnown(String candidateId) implements Fact {}
 
@@ -75,10 +77,9 @@ public final class Offers {
    *
    * @param brief the one that was ordered
    * @param exercises by word: those of the catalogue and the coach's own
-   * @param takenOut what the coach has taken out, which earlier plans may name
+   * @param gone what earlier plans may name
    */
-  public Offers(
-      Order order, Brief brief, Collection<ByWord> exercises, Collection<Trainable> takenOut) {
+  public Offers(Order order, Brief brief, Collection<ByWord> exercises, Collection<Gone> gone) {
     Profile profile = brief.profile();
     RegionValues best =
         RegionValues.of(
@@ -96,9 +97,7 @@ public final class Offers {
               byId.put(entry.ranked().id(), offer(entry, best, profile));
               lows.put(entry.ranked().id(), Low.of(entry.evaluation().analysis()));
             });
-    takenOut.forEach(
-        trainable ->
-            leaveOut(trainable.id(), trainable.name(), new Fact.Written("You have taken it out.")));
+    gone.forEach(each -> leaveOut(each.candidateId(), each.name(), each.why()));
     order
         .excluded()
         .forEach(excluded -> leaveOut(excluded.candidateId(), excluded.name(), excluded.reason()));
@@ -185,8 +184,9 @@ public final class Offers {
   }
 
   /** Its cues; where its bar leaves hooks, first how high they go for this client. */
-  private static List<Fact> cues(Exercise exercise, Analysis analysis) {
-    return Stream.concat(RackHeights.of(exercise, analysis).stream(), written(exercise.cues()))
+  private static List<Fact> cues(Candidate candidate, Analysis analysis) {
+    return Stream.concat(
+            RackHeights.of(candidate, analysis).stream(), written(candidate.exercise().cues()))
         .toList();
   }
 
@@ -209,7 +209,7 @@ public final class Offers {
         functions.add(function);
       }
     }
-    Role role = Role.of(exercise, analysis, entry.stimulus());
+    Role role = Role.of(candidate, analysis, entry.stimulus());
     boolean oneLeg = exercise.family().legs(setup) == 1;
     Map<String, Double> limiters = new LinkedHashMap<>();
     Limiters.byGroup(analysis.set().gaveOut())
@@ -228,17 +228,17 @@ public final class Offers {
         exercise.family().part(setup) > 0.99,
         Math.min(1, Function.most(analysis, point -> point.backActivation())),
         oneLeg,
-        exercise.needs(),
-        station(exercise),
+        candidate.needs(),
+        station(candidate.needs()),
         exercise.setUpMinutes(),
-        loadKind(exercise),
+        loadKind(candidate.needs()),
         analysis.workingKg(),
         Prescriber.usual(exercise, role, oneLeg, profile.trainingAge()),
         exercise.exclusions().keySet(),
         limiters,
         entry.load(),
         computed.reach().changes(),
-        cues(exercise, analysis),
+        cues(candidate, analysis),
         exercise.stopSigns(),
         false);
   }
@@ -267,9 +267,9 @@ public final class Offers {
         byWord.back().share(),
         byWord.oneLeg(),
         byWord.needs(),
-        station(byWord),
+        station(byWord.needs()),
         byWord.setUpMinutes(),
-        loadKind(byWord),
+        loadKind(byWord.needs()),
         0,
         Prescriber.usual(byWord, role, byWord.oneLeg(), profile.trainingAge()),
         byWord.exclusions().keySet(),
@@ -287,15 +287,14 @@ public final class Offers {
         : profile.dislikes().contains(exercise.id()) ? -1 : 0;
   }
 
-  private static Set<Equipment> station(AnyExercise exercise) {
-    Set<Equipment> station = EnumSet.noneOf(Equipment.class);
-    station.addAll(exercise.station());
+  private static Set<Equipment> station(Set<Equipment> needs) {
+    Set<Equipment> station = AnyExercise.station(needs);
     station.removeAll(HAND_WEIGHTS);
     return station;
   }
 
-  private static LoadKind loadKind(AnyExercise exercise) {
-    return exercise.needs().stream()
+  private static LoadKind loadKind(Set<Equipment> needs) {
+    return needs.stream()
         .map(Equipment::load)
         .filter(kind -> kind != LoadKind.NONE)
         .min(Comparator.naturalOrder())

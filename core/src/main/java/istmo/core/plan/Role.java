@@ -5,7 +5,7 @@ import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionGroup;
 import istmo.core.anatomy.RegionValues;
 import istmo.core.catalogue.ByWord;
-import istmo.core.catalogue.Exercise;
+import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Movement;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.Equipment.LoadKind;
@@ -79,7 +79,8 @@ public enum Role {
     return this == CALF_BENT || this == CALF_STRAIGHT;
   }
 
-  static Role of(Exercise exercise, Analysis analysis, RegionValues stimulus) {
+  static Role of(Candidate candidate, Analysis analysis, RegionValues stimulus) {
+    String family = candidate.exercise().family().id();
     RegionGroup most =
         Arrays.stream(Region.values())
             .max(Comparator.comparingDouble((Region region) -> stimulus.get(region)))
@@ -95,13 +96,12 @@ public enum Role {
     if (most == RegionGroup.SHIN) {
       return SHIN;
     }
-    if (exercise.family().id().equals("kneeling-curl")) {
+    if (family.equals("kneeling-curl")) {
       return DEMANDING;
     }
-    boolean loaded = exercise.needs().stream().anyMatch(id -> id.load() != LoadKind.NONE);
+    boolean loaded = candidate.needs().stream().anyMatch(item -> item.load() != LoadKind.NONE);
     boolean heavy =
-        (loaded && HEAVY_FAMILIES.contains(exercise.family().id()))
-            || needsBarOrSled(exercise.needs());
+        (loaded && HEAVY_FAMILIES.contains(family)) || needsBarOrSled(candidate.needs());
     boolean back = Function.most(analysis, point -> point.backActivation()) > 0.24;
     if (hip && (knee || back)) {
       return heavy ? HEAVY : COMPOUND;

@@ -114,17 +114,19 @@ public record Timing(List<Segment> segments) {
           continue; // another set-up of the same exercise in one bout: nothing is re-racked
         }
         Set<Equipment> station = offer.station();
-        boolean elsewhere =
-            !at.isEmpty() && !station.isEmpty() && !isSame(at, station, day.oneStation());
+        Set<Equipment> both = EnumSet.noneOf(Equipment.class);
+        both.addAll(at);
+        both.addAll(station);
+        boolean same =
+            day.oneStation() ? isOneStation(both, offers) : at.equals(station) || at.isEmpty();
+        boolean elsewhere = !station.isEmpty() && !same;
         if (elsewhere) {
           clock.spend(Kind.WALK, WALK_S, b, item.id(), -1);
           loaded.clear();
         }
         boolean stays = day.oneStation() && loaded.contains(offer.loadKind());
         clock.spend(Kind.SET_UP, setUpS(offer, stays), b, item.id(), -1);
-        if (elsewhere || station.size() > at.size()) {
-          at = station;
-        }
+        at = elsewhere ? station : both;
         loaded.add(offer.loadKind());
         for (int w = 0; w < offer.role().warmUps(); w++) {
           clock.spend(Kind.WARM_UP, WARM_UP_S, b, item.id(), w);
@@ -136,11 +138,11 @@ public record Timing(List<Segment> segments) {
   }
 
   /**
-   * Whether two exercises are at one place. In a session at one station a part of it is: the floor
-   * in front of the rack, with the rack's bar.
+   * Whether some exercise stands where all this is, so that a session at one station has it
+   * together: the floor in front of the rack, with the rack's bar, and the rack to hold on to.
    */
-  private static boolean isSame(Set<Equipment> at, Set<Equipment> station, boolean oneStation) {
-    return oneStation ? at.containsAll(station) || station.containsAll(at) : at.equals(station);
+  private static boolean isOneStation(Set<Equipment> all, Offers offers) {
+    return offers.all().stream().anyMatch(offer -> offer.station().containsAll(all));
   }
 
   /** Set-up and loading, s; {@code stays} where the bar's load may stay on. */

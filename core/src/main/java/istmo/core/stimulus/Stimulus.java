@@ -71,6 +71,7 @@ public final class Stimulus {
       total += (r == last ? set.lastShare() : 1) * time * mean;
     }
     return total
+        * set.counted()
         * excursion(set, muscle)
         / ALONE.computeIfAbsent(school.recruitment(), Stimulus::alone);
   }

@@ -196,7 +196,7 @@ public record Calibration(
   private static Optional<Tried> tried(Body usual, KnownLift lift) {
     Candidate candidate = lift.candidate();
     Exercise exercise = candidate.exercise();
-    if (exercise.needs().stream().anyMatch(item -> item.load() == LoadKind.STACK)) {
+    if (candidate.needs().stream().anyMatch(item -> item.load() == LoadKind.STACK)) {
       return Optional.empty();
     }
     double target = maximum(lift);

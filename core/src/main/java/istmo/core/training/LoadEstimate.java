@@ -63,14 +63,14 @@ public record LoadEstimate(double lowKg, double highKg, String repetitions, Basi
     }
     Exercise exercise = candidate.exercise();
     Double own = calibration.get().maxima().get(candidate.id());
-    boolean stack = exercise.needs().stream().anyMatch(item -> item.load() == LoadKind.STACK);
+    boolean stack = candidate.needs().stream().anyMatch(item -> item.load() == LoadKind.STACK);
     boolean measured =
-        exercise.needs().stream().anyMatch(item -> equipment.measured(item, "pulley").isPresent());
+        candidate.needs().stream().anyMatch(item -> equipment.measured(item, "pulley").isPresent());
     if (own == null && stack && !measured) {
       return Optional.empty();
     }
     double empty = Calibration.emptyKg(setup);
-    double step = Math.max(0.5, equipment.smallestStepKg(exercise.needs()));
+    double step = Math.max(0.5, equipment.smallestStepKg(candidate.needs()));
     double toFailure = middle(exercise.repetitions()) + RESERVE;
     double cap =
         own == null

@@ -1,7 +1,7 @@
 package istmo.core.training;
 
 import istmo.core.anatomy.Coordinate;
-import istmo.core.catalogue.Exercise;
+import istmo.core.catalogue.Candidate;
 import istmo.core.equipment.Equipment;
 import istmo.core.mechanics.Analysis;
 import istmo.core.movement.Posture;
@@ -29,11 +29,11 @@ public record RackHeights(double hooksM, double safetiesM) implements Fact {
   /** A lifter whose knees bend more than this at the top does not stand up between repetitions. */
   private static final double STANDING = Math.toRadians(45);
 
-  /** Heights for an exercise's repetition; empty where its bar leaves no hooks. */
-  public static Optional<RackHeights> of(Exercise exercise, Analysis analysis) {
+  /** Heights for a candidate's repetition; empty where its bar leaves no hooks. */
+  public static Optional<RackHeights> of(Candidate candidate, Analysis analysis) {
     boolean hooks =
-        exercise.needs().contains(Equipment.RACK)
-            || exercise.needs().contains(Equipment.FIXED_TRACK);
+        candidate.needs().contains(Equipment.RACK)
+            || candidate.needs().contains(Equipment.FIXED_TRACK);
     if (!hooks) {
       return Optional.empty();
     }

@@ -153,4 +153,9 @@ public final class BodyWords {
         ? "Your own exercise: Istmo counts it by your word and does not compute it."
         : "By word, not computed. " + not.why();
   }
+
+  /** What was used by word is computed now. */
+  public static String of(ByWord.ComputedNow now) {
+    return "Istmo computes it now: swap it for \"" + now.name() + "\".";
+  }
 }

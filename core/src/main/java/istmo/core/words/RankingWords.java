@@ -1,6 +1,7 @@
 package istmo.core.words;
 
 import static istmo.core.words.Say.say;
+import static istmo.core.words.Say.trimmed;
 
 import istmo.core.anatomy.RegionGroup;
 import istmo.core.ranking.criterion.CriterionFact;
@@ -330,6 +331,15 @@ public final class RankingWords {
         more.repetitions(),
         more.reserve() > 0 ? " with " + more.reserve() + " in reserve" : "",
         more.kg());
+  }
+
+  /** Nothing is heavy enough for the usual set. */
+  public static String of(Evaluation.NothingHeavier light) {
+    return say(
+        "For about %d repetitions%s. There is nothing heavier than %s kg here.",
+        light.repetitions(),
+        light.reserve() > 0 ? " with " + light.reserve() + " in reserve" : "",
+        trimmed(light.kg()));
   }
 
   /** The hands would end it before the legs do. */

@@ -67,9 +67,11 @@ public final class Words {
     say(Candidate.SeenOtherwise.class, BodyWords::of);
     say(TapelessStart.FeetFound.class, BodyWords::of);
     say(ByWord.NotComputed.class, BodyWords::of);
+    say(ByWord.ComputedNow.class, BodyWords::of);
     say(ResistanceFit.Note.class, BodyWords::of);
     say(CriterionFact.class, RankingWords::of);
     say(Evaluation.ForMoreRepetitions.class, RankingWords::of);
+    say(Evaluation.NothingHeavier.class, RankingWords::of);
     say(Evaluation.WithStraps.class, RankingWords::of);
     say(Evaluation.NotBelievable.class, RankingWords::of);
     say(Reason.class, RankingWords::of);

@@ -167,4 +167,15 @@ class LoadingTest {
     all.add(last);
     return all;
   }
+
+  @Test
+  void theHeaviestWeightsEndWhatCanBeLoadedWhereTheyAreKnown() {
+    Set<Equipment> needs = Set.of(Equipment.DUMBBELLS);
+    GymEquipment unknown = GymEquipment.generic(needs);
+    GymEquipment known = unknown.with(Equipment.DUMBBELLS, "most", 50);
+    assertThat(Loading.nearest(70, needs, unknown).kg()).isEqualTo(70);
+    assertThat(Loading.nearest(70, needs, known).kg()).isEqualTo(50);
+    assertThat(Loading.nextAbove(45, needs, known)).isPresent();
+    assertThat(Loading.nextAbove(50, needs, known)).isEmpty();
+  }
 }

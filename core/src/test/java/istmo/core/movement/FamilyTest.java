@@ -315,4 +315,26 @@ class FamilyTest {
     assertThat(Math.toDegrees(top.angle(Coordinate.HIP_FLEXION))).isCloseTo(hip, within(1e-6));
     assertThat(top.carried()).containsExactly(Coordinate.KNEE_FLEXION);
   }
+
+  /**
+   * Moments about the bench settle what the feet carry of a weight on the hips together: by hand,
+   * one foot has half of it beside another, all of it alone, and what a helping foot leaves.
+   */
+  @Test
+  void aHelpingFootTakesItsShareOfAThrust() {
+    double both = footPerKg(Map.of());
+    double alone = footPerKg(Map.of("legs", 1.0));
+    double staggered = footPerKg(Map.of("legs", 1.0, "otherFoot", 0.25));
+    assertThat(alone).isCloseTo(2 * both, within(1e-9));
+    assertThat(staggered).isCloseTo(0.75 * alone, within(1e-9));
+  }
+
+  /** Upward force under the foot for each kilogram on the hips, N. */
+  private static double footPerKg(Map<String, Double> setup) {
+    return Bodies.posture(Bodies.MAN, "thrust", setup, 0, 60).loads().stream()
+        .filter(load -> load.on() == Load.Segment.FOOT)
+        .mapToDouble(load -> load.forcePerKg().y())
+        .max()
+        .orElseThrow();
+  }
 }

@@ -79,7 +79,8 @@ class ByWordTest {
         List.of(),
         List.of(),
         List.of(),
-        "");
+        "",
+        Optional.empty());
   }
 
   /** One effective set for what a set trains mainly, half a one for what it trains partly. */
@@ -285,5 +286,20 @@ class ByWordTest {
               assertThat(byWord.stopSigns()).as(byWord.name()).isNotEmpty();
               assertThat(Words.of(byWord.told())).contains("not computed");
             });
+  }
+
+  /** What was used by word once and is computed now keeps its name in records and in no list. */
+  @Test
+  void whatIsComputedNowIsNamedAndNotOffered() {
+    Catalogue catalogue = Catalogue.standard();
+    assertThat(catalogue.byWord()).noneMatch(exercise -> exercise.id().equals("dumbbell-thrust"));
+    assertThat(catalogue.onceByWord())
+        .extracting(ByWord::id)
+        .contains("dumbbell-thrust", "staggered-thrust", "wide-dumbbell-squat");
+    assertThat(catalogue.trainable("dumbbell-thrust/by-word")).isPresent();
+    assertThat(catalogue.candidate("hip-thrust/dumbbell").needs())
+        .containsExactlyInAnyOrder(Equipment.DUMBBELLS, Equipment.BENCH);
+    assertThat(Words.of(new ByWord.ComputedNow("Hip thrust with a dumbbell")))
+        .isEqualTo("Istmo computes it now: swap it for \"Hip thrust with a dumbbell\".");
   }
 }

@@ -215,7 +215,7 @@ class HonestOrderTest {
         .entries()
         .forEach(
             entry ->
-                entry.evaluation().candidate().exercise().needs().stream()
+                entry.evaluation().candidate().needs().stream()
                     .filter(name -> !carried.contains(name))
                     .forEach(stations::add));
     assertThat(stations).hasSizeLessThanOrEqualTo(2);
@@ -236,7 +236,7 @@ class HonestOrderTest {
         .isNotEmpty()
         .allSatisfy(
             entry ->
-                assertThat(entry.evaluation().candidate().exercise().needs())
+                assertThat(entry.evaluation().candidate().needs())
                     .doesNotContain(
                         Equipment.BARBELL,
                         Equipment.LEG_PRESS,

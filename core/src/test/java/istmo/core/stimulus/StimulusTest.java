@@ -52,7 +52,8 @@ class StimulusTest {
         one,
         new double[length.length][MUSCLES],
         time,
-        0);
+        0,
+        1);
   }
 
   /**

@@ -53,6 +53,7 @@ class BelievabilityTest {
           "safety-bar-squat",
           "heel-raised-squat",
           "goblet-squat",
+          "wide-dumbbell-squat",
           "belt-squat",
           "box-squat",
           "track-squat");

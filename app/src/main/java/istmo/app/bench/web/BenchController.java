@@ -248,7 +248,7 @@ class BenchController {
   /** What the analysis notes, and how high hooks and safeties go. */
   private static List<FactView> notes(Bench.Side side, Analysis analysis) {
     List<Fact> notes = new ArrayList<>(analysis.notes());
-    RackHeights.of(side.candidate().exercise(), analysis).ifPresent(notes::add);
+    RackHeights.of(side.candidate(), analysis).ifPresent(notes::add);
     return FactView.of(notes);
   }
 

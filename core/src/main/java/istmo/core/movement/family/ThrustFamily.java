@@ -4,6 +4,14 @@ import static istmo.core.movement.Parameters.FOOT_SHEAR;
 import static istmo.core.movement.Parameters.LEGS;
 import static istmo.core.movement.Parameters.STANCE;
 import static istmo.core.movement.Parameters.TOE_OUT;
+import static istmo.core.movement.family.ThrustParameters.AWAY;
+import static istmo.core.movement.family.ThrustParameters.BENCH;
+import static istmo.core.movement.family.ThrustParameters.DROP;
+import static istmo.core.movement.family.ThrustParameters.FOOT_HEIGHT;
+import static istmo.core.movement.family.ThrustParameters.KNEES_OUT;
+import static istmo.core.movement.family.ThrustParameters.OTHER_FOOT;
+import static istmo.core.movement.family.ThrustParameters.REACH;
+import static istmo.core.movement.family.ThrustParameters.SHIN;
 
 import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Segments;
@@ -21,7 +29,6 @@ import istmo.core.movement.PostureBuilder;
 import istmo.core.movement.PostureResult;
 import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
-import istmo.core.quantity.Allowed;
 import istmo.core.quantity.Vec3;
 import java.util.EnumSet;
 import java.util.List;
@@ -38,87 +45,6 @@ import java.util.Set;
  * lies across the hips.
  */
 public final class ThrustFamily implements Family {
-  static final SetupParameter BENCH =
-      new SetupParameter(
-          "benchHeight",
-          "Under the upper back",
-          "m",
-          new Allowed(0.05, 0.60, "m"),
-          0.38,
-          0.02,
-          SetupParameter.Kind.SETUP,
-          List.of(),
-          "height of the edge that the upper back rests on; 5 cm stands for the floor");
-  static final SetupParameter FOOT_HEIGHT =
-      new SetupParameter(
-          "footHeight",
-          "Under the feet",
-          "m",
-          new Allowed(0, 0.50, "m"),
-          0,
-          0.05,
-          SetupParameter.Kind.SETUP,
-          List.of(),
-          "plate or box under the feet");
-  static final SetupParameter SHIN =
-      new SetupParameter(
-          "shin",
-          "Shin at the top",
-          "deg",
-          new Allowed(-35, 35, "deg"),
-          0,
-          5,
-          SetupParameter.Kind.SETUP,
-          List.of(),
-          "from the vertical, knee beyond the ankle towards the head is more; 0 is upright (common"
-              + " practice)");
-  static final SetupParameter DROP =
-      new SetupParameter(
-          "drop",
-          "Hip bend at the bottom",
-          "deg",
-          new Allowed(20, 110, "deg"),
-          80,
-          5,
-          SetupParameter.Kind.SETUP,
-          List.of(),
-          "hip flexion at the bottom; the top is open");
-  static final SetupParameter KNEES_OUT =
-      new SetupParameter(
-          "kneesOut",
-          "Knees apart",
-          "deg",
-          new Allowed(0, 60, "deg"),
-          10,
-          5,
-          SetupParameter.Kind.SETUP,
-          List.of(),
-          "each thigh from straight ahead; 45 and more with the soles together");
-  static final SetupParameter AWAY =
-      new SetupParameter(
-              "away",
-              "Push the feet away",
-              "",
-              new Allowed(-1, 1, ""),
-              0.5,
-              0.25,
-              SetupParameter.Kind.TECHNIQUE,
-              List.of(),
-              "share of the grip along the floor: 1 pushes the feet away, -1 pulls the heels in;"
-                  + " half away is what lifters do (Brazil et al. 2021)")
-          .notSearched();
-  static final SetupParameter REACH =
-      new SetupParameter(
-          "reach",
-          "Knee at the long end",
-          "deg",
-          new Allowed(5, 60, "deg"),
-          15,
-          5,
-          SetupParameter.Kind.SETUP,
-          List.of(),
-          "knee flexion with the heels slid out");
-
   /**
    * Upper back to hips as a share of hip to shoulder: the edge lies under the shoulder blades
    * (common practice).
@@ -147,6 +73,9 @@ public final class ThrustFamily implements Family {
   private static final double FREE_PUSH = 0.05; // left to the body beside it (own estimate)
   private static final double HEEL_GRIP = 0.1; // sideways on a heel that slides
 
+  /** From this share on the other foot carries its own leg (own estimate). */
+  private static final double OWN_LEG = 0.1;
+
   static final Set<Coordinate> ROWS = EnumSet.allOf(Coordinate.class);
 
   private final boolean sliding;
@@ -174,6 +103,7 @@ public final class ThrustFamily implements Family {
             TOE_OUT.usually(15),
             KNEES_OUT,
             LEGS,
+            OTHER_FOOT,
             Parameters.PRESSURE.usually(-0.05),
             AWAY,
             FOOT_SHEAR,
@@ -338,6 +268,7 @@ public final class ThrustFamily implements Family {
       double lean) {
     Vec3 at = builder.pressure();
     int legs = Parameters.legs(setup);
+    double helped = sliding || legs == 2 ? 0 : setup.get(OTHER_FOOT);
     Vec3 trunk = new Vec3(Math.sin(lean), Math.cos(lean), 0);
     Vec3 crease =
         new Vec3(hip.x(), hip.y(), 0)
@@ -345,12 +276,15 @@ public final class ThrustFamily implements Family {
             .plus(CREASE_ABOVE, new Vec3(Math.cos(lean), -Math.sin(lean), 0));
     double upperX = hip.x() + Segments.UPPER_COM_HANGING * body.trunkM() * trunk.x();
     double leg = Standing.oneLegMassMoment(body, ankle, knee, hip, at.x());
-    double other = // held bent over its hip: its mass at the thigh's middle
-        legs == 2
-            ? leg
-            : (body.thighMassKg() + body.shankMassKg() + body.footMassKg()) * (hip.x() + 0.15);
+    // in the air the other leg is held bent over its hip, its mass at the thigh's middle; a foot
+    // that
+    // helps takes its own leg first
+    double raised =
+        (body.thighMassKg() + body.shankMassKg() + body.footMassKg()) * (hip.x() + 0.15);
+    double planted = legs == 2 ? 1 : Math.min(1, helped / OWN_LEG);
+    double other = raised + planted * (leg - raised);
     double moment = body.upperMassKg() * upperX + leg + other;
-    double each = Load.G / legs / at.x();
+    double each = (1 - helped) * Load.G / legs / at.x();
     Vec3 force = new Vec3(0, moment * each, 0);
     Vec3 perKg = new Vec3(0, crease.x() * each, 0);
     builder.load(Load.force(Load.Segment.FOOT, at, force, perKg));
@@ -379,8 +313,9 @@ public final class ThrustFamily implements Family {
             perKg.y())
         .legWeights()
         .upperWeight(Segments.UPPER_COM_HANGING);
-    double rest = body.massKg() * Load.G - legs * force.y(); // the bench's, above the lower back
-    double restPerKg = Load.G - legs * perKg.y();
+    double feet = legs / (1 - helped); // all that carries, in times what this foot does
+    double rest = body.massKg() * Load.G - feet * force.y(); // the bench's, above the lower back
+    double restPerKg = Load.G - feet * perKg.y();
     Vec3 bench = new Vec3(0, hip.y() - hip.x() * Math.tan(-Math.PI / 2 - lean) - THICK, 0);
     builder.load(
         Load.force(Load.Segment.UPPER, bench, new Vec3(0, rest, 0), new Vec3(0, restPerKg, 0)));

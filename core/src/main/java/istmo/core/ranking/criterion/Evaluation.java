@@ -23,6 +23,7 @@ import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * What the mechanics says of one candidate on one body, in its usual set-up on these machines, as
@@ -74,11 +75,20 @@ public sealed interface Evaluation {
    */
   record ForMoreRepetitions(int repetitions, int reserve, double kg) implements Fact {}
 
+  /**
+   * There is nothing heavier here: it is done for so many repetitions, with so many in reserve, and
+   * so much, kg.
+   */
+  record NothingHeavier(int repetitions, int reserve, double kg) implements Fact {}
+
   /** With straps; bare hands end the set at so much for ten repetitions, kg. */
   record WithStraps(double bareKg) implements Fact {}
 
   /** Groups that get more of a machine than its own group should leave them. */
   record NotBelievable(List<RegionGroup> groups, RegionGroup group) implements Fact {}
+
+  /** With a weight that is too light a set goes on to so many repetitions (common practice). */
+  int MOST_WITH_LITTLE = 20;
 
   /** Evaluates a candidate with a given analyser, which must be one for {@code body}. */
   static Evaluation of(
@@ -97,18 +107,49 @@ public sealed interface Evaluation {
     if (result instanceof CannotAnalyse cannot) {
       return new OutOfReach(candidate, cannot.why());
     }
-    return unheld(candidate, analyser, reach.get(), (Analysis) result, school);
+    Analysis analysis = (Analysis) result;
+    OptionalDouble heaviest =
+        equipment.heaviestHandWeightKg(candidate.needs(), exercise.oneWeight());
+    if (heaviest.isPresent() && analysis.workingKg() > heaviest.getAsDouble()) {
+      return withTheHeaviest(
+          candidate, analyser, reach.get(), heaviest.getAsDouble(), analysis, school);
+    }
+    return unheld(candidate, body, analyser, reach.get(), analysis, school);
+  }
+
+  /** The same with the heaviest weight of the place, which is too light for the usual set. */
+  private static Evaluation withTheHeaviest(
+      Candidate candidate, Analyser analyser, Reach reach, double kg, Analysis ten, School school) {
+    Family family = candidate.exercise().family();
+    AnalysisResult result = analyser.analyse(family, reach.setup(), new LoadRule.Fixed(kg));
+    if (result instanceof CannotAnalyse cannot) {
+      return new OutOfReach(candidate, cannot.why());
+    }
+    Analysis light = LightSet.counted((Analysis) result, ten);
+    int most = Math.max(candidate.exercise().mostRepetitions(), MOST_WITH_LITTLE);
+    int could = (int) light.set().repetitions();
+    Reach told =
+        reach.with(
+            reach.setup(),
+            new NothingHeavier(Math.min(could, most), Math.max(0, could - most), kg));
+    return judged(candidate, told, light.endedAfter(most), school);
   }
 
   /** The same where the hands do not end the set before the legs do, if straps can be used. */
   private static Evaluation unheld(
-      Candidate candidate, Analyser analyser, Reach reach, Analysis bare, School school) {
+      Candidate candidate,
+      Body body,
+      Analyser analyser,
+      Reach reach,
+      Analysis bare,
+      School school) {
     Exercise exercise = candidate.exercise();
     Family family = exercise.family();
     if (family.heldAtChest(reach.setup())
         && bare.set().repetitions() > SetSimulation.COMPARED_REPETITIONS + 1) {
       int most = exercise.mostRepetitions();
-      return judged(candidate, forMore(reach, bare, most), bare.endedAfter(most), school);
+      Analysis counted = LightSet.heldAtChest(body, family, reach.setup(), bare);
+      return judged(candidate, forMore(reach, bare, most), counted.endedAfter(most), school);
     }
     if (bare.set().end() == SimulatedSet.End.GRIP
         && family.parameters().contains(Parameters.STRAPS)) {

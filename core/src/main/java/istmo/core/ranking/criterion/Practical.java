@@ -150,7 +150,7 @@ public final class Practical {
 
   private void stability() {
     boolean noPad =
-        exercise.needs().stream()
+        e.candidate().needs().stream()
             .anyMatch(item -> brief.equipment().measured(item, "thighPad").orElse(1) == 0);
     OptionalDouble seat = measured("thighMost");
     double thigh = brief.body().thighM();
@@ -177,7 +177,7 @@ public final class Practical {
   }
 
   private OptionalDouble measured(String detail) {
-    return exercise.needs().stream()
+    return e.candidate().needs().stream()
         .map(item -> brief.equipment().measured(item, detail))
         .filter(OptionalDouble::isPresent)
         .findFirst()
@@ -257,7 +257,8 @@ public final class Practical {
 
   private void progression() {
     double relative =
-        brief.equipment().smallestStepKg(exercise.needs()) / Math.max(1, e.analysis().workingKg());
+        brief.equipment().smallestStepKg(e.candidate().needs())
+            / Math.max(1, e.analysis().workingKg());
     add(
         Criterion.PROGRESSION,
         brief.weights().of(Criterion.PROGRESSION) * (1 + BASICS_STEPS * brief.school().basics()),
@@ -300,8 +301,8 @@ public final class Practical {
     boolean held =
         (low.isPresent() && low.getAsDouble() == 0)
             || (low.isEmpty()
-                && exercise.needs().contains(Equipment.BARBELL)
-                && !exercise.needs().contains(Equipment.RACK));
+                && e.candidate().needs().contains(Equipment.BARBELL)
+                && !e.candidate().needs().contains(Equipment.RACK));
     add(
         Criterion.RERACK,
         whole || !held ? 1 : 0,

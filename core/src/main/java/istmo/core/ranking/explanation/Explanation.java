@@ -104,7 +104,7 @@ public final class Explanation {
             aimed.stream().map(Map.Entry::getKey).toList(),
             true)
         .forEach(reasons::add);
-    machine(brief, exercise).ifPresent(reasons::add);
+    machine(brief, computed.candidate()).ifPresent(reasons::add);
     reasons.add(costs(computed, exercise.setUpMinutes()));
     reasons.add(new Reason.LikelyPlace(ranked.rankLow(), ranked.rankHigh(), ranked.chanceOfBest()));
     return reasons;
@@ -253,10 +253,10 @@ public final class Explanation {
   }
 
   /** How much of the machine is known here; empty for what no order hangs on. */
-  private static Optional<Reason> machine(Brief brief, Exercise exercise) {
+  private static Optional<Reason> machine(Brief brief, Candidate candidate) {
     long matters = 0;
     long known = 0;
-    for (Equipment item : exercise.needs()) {
+    for (Equipment item : candidate.needs()) {
       for (Detail detail : item.details()) {
         if (detail.between().isPresent()) {
           matters++;

@@ -42,7 +42,7 @@ final class Exclusions {
 
   private static Optional<Order.Excluded> missing(
       Brief brief, Candidate candidate, Exercise exercise) {
-    Set<Equipment> missing = brief.equipment().missing(exercise.needs());
+    Set<Equipment> missing = brief.equipment().missing(candidate.needs());
     if (missing.isEmpty()) {
       return Optional.empty();
     }
@@ -85,7 +85,7 @@ final class Exclusions {
         evaluation instanceof Evaluation.Computed missing
             ? Substitute.of(missing, open, brief.school())
             : Optional.empty();
-    Set<Equipment> lacking = brief.equipment().missing(evaluation.candidate().exercise().needs());
+    Set<Equipment> lacking = brief.equipment().missing(evaluation.candidate().needs());
     return new Order.Excluded(
         excluded.candidateId(),
         excluded.name(),

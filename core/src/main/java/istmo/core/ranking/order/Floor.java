@@ -88,7 +88,7 @@ record Floor(Aim aim, double least, double best, RegionValues most, List<Candida
   }
 
   private static Set<Equipment> lacking(Brief brief, Candidate candidate) {
-    return brief.equipment().missing(candidate.exercise().needs());
+    return brief.equipment().missing(candidate.needs());
   }
 
   /** Whether a candidate trains the aim. */

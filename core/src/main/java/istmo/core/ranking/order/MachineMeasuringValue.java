@@ -33,7 +33,7 @@ public record MachineMeasuringValue(Equipment item, String detailId, int affecte
     List<MachineMeasuringValue> result = new ArrayList<>();
     for (Equipment item : brief.equipment().items()) {
       List<Candidate> users =
-          near.stream().filter(candidate -> candidate.exercise().needs().contains(item)).toList();
+          near.stream().filter(candidate -> candidate.needs().contains(item)).toList();
       for (Detail detail : item.details()) {
         if (users.isEmpty()
             || detail.between().isEmpty()

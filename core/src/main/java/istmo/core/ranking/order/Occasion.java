@@ -1,6 +1,7 @@
 package istmo.core.ranking.order;
 
 import istmo.core.anatomy.Region;
+import istmo.core.catalogue.AnyExercise;
 import istmo.core.catalogue.Exercise;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
@@ -98,7 +99,7 @@ final class Occasion {
   }
 
   private static Set<Equipment> standing(ScoredCandidate candidate) {
-    return candidate.evaluation().candidate().exercise().station();
+    return AnyExercise.station(candidate.evaluation().candidate().needs());
   }
 
   /**

@@ -86,7 +86,7 @@ public final class BestSetup {
     this.brief = brief;
     this.candidate = candidate;
     this.exercise = candidate.exercise();
-    Map<String, Double> measured = brief.equipment().measuredOf(exercise.needs());
+    Map<String, Double> measured = brief.equipment().measuredOf(candidate.needs());
     this.controls =
         exercise.family().parameters().stream()
             .filter(

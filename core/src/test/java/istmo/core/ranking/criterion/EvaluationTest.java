@@ -8,6 +8,7 @@ import istmo.core.body.Sex;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
+import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.mechanics.Analyser;
 import istmo.core.mechanics.Analysis;
@@ -22,9 +23,17 @@ class EvaluationTest {
   private static final GymEquipment GENERIC = GymEquipment.generic(Set.of());
 
   private static Evaluation.Computed evaluated(Body body, String id) {
+    return evaluated(body, id, GENERIC);
+  }
+
+  private static Evaluation.Computed evaluated(Body body, String id, GymEquipment equipment) {
     return (Evaluation.Computed)
         Evaluation.of(
-            body, new Analyser(body), Catalogue.standard().candidate(id), GENERIC, School.STRETCH);
+            body,
+            new Analyser(body),
+            Catalogue.standard().candidate(id),
+            equipment,
+            School.STRETCH);
   }
 
   /**
@@ -61,5 +70,49 @@ class EvaluationTest {
                 .set()
                 .repetitions())
         .isBetween(9.5, 10.5);
+  }
+
+  /**
+   * A place ends at its heaviest weights: what asks for more is done for more repetitions, never
+   * for more growth than ten with enough weight (Schoenfeld et al. 2017 found light and heavy sets
+   * to failure alike), and for less where many are left in reserve.
+   */
+  @Test
+  void theHeaviestWeightOfThePlaceEndsIt() {
+    Body man = Body.estimated(1.80, 85, Sex.MALE);
+    String id = "romanian-deadlift/dumbbells";
+    Evaluation.Computed heavy = evaluated(man, id, dumbbells(160));
+    Evaluation.Computed light = evaluated(man, id, dumbbells(80));
+    Evaluation.Computed lighter = evaluated(man, id, dumbbells(30));
+    assertThat(heavy.analysis().workingKg()).isGreaterThan(80);
+    assertThat(Said.all(heavy.reach().changes())).noneMatch(word -> word.contains("heavier"));
+    assertThat(light.analysis().workingKg()).isEqualTo(80);
+    assertThat(light.analysis().set().repetitions())
+        .isBetween(11.0, (double) Evaluation.MOST_WITH_LITTLE);
+    assertThat(Practical.work(light.stimulus()))
+        .isLessThanOrEqualTo(Practical.work(heavy.stimulus()) * (1 + 1e-9));
+    assertThat(lighter.stimulus().get(Region.BFL)).isLessThan(light.stimulus().get(Region.BFL));
+    assertThat(Said.all(lighter.reach().changes()))
+        .anyMatch(
+            word ->
+                word.matches(
+                    "For about 20 repetitions with \\d+ in reserve\\. There is nothing heavier"
+                        + " than 30 kg here\\."));
+  }
+
+  /** One weight is half a pair. */
+  @Test
+  void oneWeightIsHalfAPair() {
+    Body man = Body.estimated(1.80, 85, Sex.MALE);
+    assertThat(evaluated(man, "hip-thrust/dumbbell", dumbbells(60)).analysis().workingKg())
+        .isEqualTo(30);
+    assertThat(evaluated(man, "hip-thrust/usual", dumbbells(60)).analysis().workingKg())
+        .as("a bar is not a dumbbell")
+        .isGreaterThan(60);
+  }
+
+  private static GymEquipment dumbbells(double heaviestPairKg) {
+    return GymEquipment.generic(Set.of(Equipment.DUMBBELLS, Equipment.BENCH))
+        .with(Equipment.DUMBBELLS, "most", heaviestPairKg);
   }
 }
