@@ -2859,7 +2859,7 @@ export interface components {
             bearing: string[];
             both?: components["schemas"]["ClaimChangeView"];
             /** @enum {string} */
-            expects?: "MORE" | "LESS" | "ALIKE" | "NEITHER";
+            expects?: "MORE" | "LESS" | "ONLY" | "ALIKE" | "NEITHER";
             first?: components["schemas"]["ClaimSideView"];
             id: string;
             mechanics?: components["schemas"]["ClaimChangeView"];
@@ -3254,7 +3254,7 @@ export interface components {
             conditionA: string;
             conditionB: string;
             /** @enum {string} */
-            direction: "MORE" | "LESS" | "ALIKE" | "NEITHER";
+            direction: "MORE" | "LESS" | "ONLY" | "ALIKE" | "NEITHER";
             how: string;
             id: string;
             measure: string;

@@ -3,6 +3,7 @@ import type { Finding } from '../../api/client'
 const FOUND: Record<Finding['direction'], string> = {
   MORE: 'more',
   LESS: 'less',
+  ONLY: 'more; the other did not grow',
   ALIKE: 'no difference',
   NEITHER: 'neither grew',
 }

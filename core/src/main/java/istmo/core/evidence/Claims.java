@@ -80,7 +80,8 @@ public final class Claims {
               finding,
               silent
                   ? Optional.empty()
-                  : Optional.of(turned ? turned(finding.direction()) : finding.direction())));
+                  : Optional.of(
+                      turned ? turned(finding.direction().plain()) : finding.direction().plain())));
     }
     if (sides.isPresent() && expects.isEmpty()) {
       throw new IllegalStateException("it has two sides and expects nothing");
@@ -101,7 +102,7 @@ public final class Claims {
     return switch (direction) {
       case MORE -> Finding.Direction.LESS;
       case LESS -> Finding.Direction.MORE;
-      case ALIKE, NEITHER -> direction;
+      case ALIKE, NEITHER, ONLY -> direction;
     };
   }
 }

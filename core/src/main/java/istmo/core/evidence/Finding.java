@@ -88,6 +88,8 @@ public record Finding(
   public enum Direction {
     MORE("more"),
     LESS("less"),
+    /** A grew and B was not seen to: more, by a factor at least. */
+    ONLY("more; the other did not grow"),
     ALIKE("no difference"),
     /** Neither grew, so there was no difference; that tells little of their ratio. */
     NEITHER("neither grew");
@@ -100,6 +102,11 @@ public record Finding(
 
     public String label() {
       return label;
+    }
+
+    /** More or less, without by how much at least; the others are what they are. */
+    public Direction plain() {
+      return this == ONLY ? MORE : this;
     }
 
     /** Whether no difference was found. */

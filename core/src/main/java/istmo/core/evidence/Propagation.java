@@ -28,7 +28,7 @@ final class Propagation {
    * @param prior mean of what is observed before anything is seen
    * @param noise standard deviation of the observation about it
    * @param sign 1 or -1 for a direction, 0 for a measured value
-   * @param value the measured value; ignored for a direction
+   * @param value the measured value; for a direction, from where it is counted
    */
   record Observation(double prior, double noise, int sign, double value) {}
 
@@ -86,7 +86,7 @@ final class Propagation {
     double cavityMean = cavityMean(k, cavityPrecision);
     double v = 1 / cavityPrecision;
     double scale = Math.sqrt(observation.noise() * observation.noise() + v);
-    double z = observation.sign() * cavityMean / scale;
+    double z = observation.sign() * (cavityMean - observation.value()) / scale;
     double ratio = Normal.densityOverProbability(z);
     double newMean = cavityMean + observation.sign() * v * ratio / scale;
     double newVariance = v - v * v * ratio * (z + ratio) / (scale * scale);
@@ -185,7 +185,8 @@ final class Propagation {
       double total = 1 / precision + observation.noise() * observation.noise();
       sum +=
           observation.sign() != 0
-              ? Normal.logProbability(observation.sign() * m / Math.sqrt(total))
+              ? Normal.logProbability(
+                  observation.sign() * (m - observation.value()) / Math.sqrt(total))
               : -0.5 * Math.log(2 * Math.PI * total)
                   - 0.5 * (observation.value() - m) * (observation.value() - m) / total;
     }

@@ -79,7 +79,7 @@ class EvidenceReportTest {
 
   private static boolean predicted(Finding finding, double mean) {
     return switch (finding.direction()) {
-      case MORE -> mean > 0;
+      case MORE, ONLY -> mean > 0;
       case LESS -> mean < 0;
       case ALIKE, NEITHER -> Math.abs(mean) <= Posterior.MARGIN;
     };
