@@ -134,6 +134,13 @@ class OwnExerciseApiTest {
   }
 
   @Test
+  void whatIsComputedNowKeepsItsNameInAPlanAndSaysWhatToSwapItFor() {
+    JsonNode item = plannedWeek("dumbbell-thrust/by-word").at("/days/0/bouts/0/items/0");
+    assertThat(item.path("name").asString()).isEqualTo("Hip thrust with a dumbbell");
+    assertThat(item.path("refusal").asString()).contains("Istmo computes it now: swap it for");
+  }
+
+  @Test
   void anOwnExerciseGoesFromThePlanOverTheFloorIntoTheRecord() {
     String name = "Bear crawl " + UUID.randomUUID();
     JsonNode planned =

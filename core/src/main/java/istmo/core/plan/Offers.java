@@ -14,6 +14,7 @@ import istmo.core.equipment.Equipment;
 import istmo.core.equipment.Equipment.LoadKind;
 import istmo.core.mechanics.Analysis;
 import istmo.core.movement.Posture;
+import istmo.core.movement.Reach;
 import istmo.core.movement.Setup;
 import istmo.core.quantity.Fact;
 import istmo.core.quantity.NotPossible;
@@ -43,6 +44,9 @@ public final class Offers {
   /** Carried to where one trains, so that they tie an exercise to no place. */
   private static final Set<Equipment> HAND_WEIGHTS =
       EnumSet.of(Equipment.DUMBBELLS, Equipment.KETTLEBELL, Equipment.ANKLE_WEIGHTS);
+
+  /** A range of repetitions with too light a weight begins so many below its end (judgement). */
+  private static final int LESS_REPETITIONS = 5;
 
   /**
    * Stimulus of a region from which the best that is here counts as a whole effective set; where
@@ -233,7 +237,8 @@ public final class Offers {
         exercise.setUpMinutes(),
         loadKind(candidate.needs()),
         analysis.workingKg(),
-        Prescriber.usual(exercise, role, oneLeg, profile.trainingAge()),
+        withWhatIsHere(
+            Prescriber.usual(exercise, role, oneLeg, profile.trainingAge()), computed.reach()),
         exercise.exclusions().keySet(),
         limiters,
         entry.load(),
@@ -241,6 +246,22 @@ public final class Offers {
         cues(candidate, analysis),
         exercise.stopSigns(),
         false);
+  }
+
+  /** More repetitions where there is nothing heavier. */
+  private static Prescription withWhatIsHere(Prescription usual, Reach reach) {
+    return reach.changes().stream()
+        .filter(Evaluation.NothingHeavier.class::isInstance)
+        .map(Evaluation.NothingHeavier.class::cast)
+        .findFirst()
+        .map(
+            light ->
+                usual.with(
+                    usual.sets(),
+                    Math.max(usual.repetitionsLow(), light.repetitions() - LESS_REPETITIONS),
+                    Math.max(usual.repetitionsHigh(), light.repetitions()),
+                    usual.reserve()))
+        .orElse(usual);
   }
 
   private static Offer offer(ByWord byWord, Profile profile) {

@@ -72,10 +72,16 @@ public record LoadEstimate(double lowKg, double highKg, String repetitions, Basi
     double empty = Calibration.emptyKg(setup);
     double step = Math.max(0.5, equipment.smallestStepKg(candidate.needs()));
     double toFailure = middle(exercise.repetitions()) + RESERVE;
+    double heaviest =
+        equipment
+            .heaviestHandWeightKg(candidate.needs(), exercise.oneWeight())
+            .orElse(Double.POSITIVE_INFINITY);
     double cap =
         own == null
-            ? UsualLoads.capKg(candidate.id(), bodyMassKg).orElse(Double.POSITIVE_INFINITY)
-            : Double.POSITIVE_INFINITY;
+            ? Math.min(
+                heaviest,
+                UsualLoads.capKg(candidate.id(), bodyMassKg).orElse(Double.POSITIVE_INFINITY))
+            : heaviest;
     UsualLoads.Known known =
         own == null
             ? fromOthers(candidate, analysis, calibration.get())

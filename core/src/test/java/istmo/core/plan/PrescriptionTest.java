@@ -76,6 +76,11 @@ class PrescriptionTest {
             prescription -> assertThat(prescription.sets()).isEqualTo(3),
             prescription -> assertThat(prescription.reserve()).isEqualTo(3));
     assertThat(later.get("leg-press/high").usual().sets()).isEqualTo(4);
+    assertThat(later.get("hip-thrust/dumbbell").usual())
+        .as("with too light a weight up to 20")
+        .satisfies(
+            prescription -> assertThat(prescription.repetitionsLow()).isEqualTo(15),
+            prescription -> assertThat(prescription.repetitionsHigh()).isEqualTo(20));
     assertThat(later.get("seated-calf-raise/usual").usual())
         .satisfies(
             prescription -> assertThat(prescription.repetitionsLow()).isEqualTo(15),

@@ -294,4 +294,20 @@ class CalibrationTest {
                     instanceof Analysis)
         .isPresent();
   }
+
+  /** Nobody is told to begin with more than the heaviest weight of the place. */
+  @Test
+  void aFirstLoadIsNeverMoreThanIsThere() {
+    Optional<Calibration> found =
+        Calibration.of(MAN, List.of(lift("back-squat/high-bar", 140, 5, 0)));
+    Set<Equipment> items = Set.of(Equipment.DUMBBELLS, Equipment.BENCH);
+    GymEquipment light = GymEquipment.generic(items).with(Equipment.DUMBBELLS, "most", 48);
+    LoadEstimate one = load("hip-thrust/dumbbell", found, light, 1).orElseThrow();
+    LoadEstimate pair = load("romanian-deadlift/dumbbells", found, light, 1).orElseThrow();
+    assertThat(one.highKg()).isLessThanOrEqualTo(24);
+    assertThat(pair.highKg()).isLessThanOrEqualTo(48).isGreaterThan(24);
+    assertThat(load("hip-thrust/usual", found, light, 1).orElseThrow().highKg())
+        .as("a bar is not a dumbbell")
+        .isGreaterThan(48);
+  }
 }
