@@ -23,7 +23,6 @@ import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 
 /**
  * What the mechanics says of one candidate on one body, in its usual set-up on these machines, as
@@ -108,13 +107,13 @@ public sealed interface Evaluation {
       return new OutOfReach(candidate, cannot.why());
     }
     Analysis analysis = (Analysis) result;
-    OptionalDouble heaviest =
-        equipment.heaviestHandWeightKg(candidate.needs(), exercise.oneWeight());
-    if (heaviest.isPresent() && analysis.workingKg() > heaviest.getAsDouble()) {
-      return withTheHeaviest(
-          candidate, analyser, reach.get(), heaviest.getAsDouble(), analysis, school);
-    }
-    return unheld(candidate, body, analyser, reach.get(), analysis, school);
+    double heaviest =
+        equipment
+            .heaviestHandWeightKg(candidate.needs(), exercise.oneWeight())
+            .orElse(Double.MAX_VALUE);
+    return analysis.workingKg() > heaviest
+        ? withTheHeaviest(candidate, analyser, reach.get(), heaviest, analysis, school)
+        : unheld(candidate, body, analyser, reach.get(), analysis, heaviest, school);
   }
 
   /** The same with the heaviest weight of the place, which is too light for the usual set. */
@@ -142,6 +141,7 @@ public sealed interface Evaluation {
       Analyser analyser,
       Reach reach,
       Analysis bare,
+      double heaviestKg,
       School school) {
     Exercise exercise = candidate.exercise();
     Family family = exercise.family();
@@ -154,9 +154,11 @@ public sealed interface Evaluation {
     if (bare.set().end() == SimulatedSet.End.GRIP
         && family.parameters().contains(Parameters.STRAPS)) {
       Reach strapped = strapped(reach, bare);
-      return analyser.analyse(family, strapped.setup(), LoadRule.USUAL) instanceof Analysis held
-          ? judged(candidate, strapped, held, school)
-          : judged(candidate, reach, bare, school);
+      if (analyser.analyse(family, strapped.setup(), LoadRule.USUAL) instanceof Analysis held) {
+        return held.workingKg() > heaviestKg
+            ? withTheHeaviest(candidate, analyser, strapped, heaviestKg, held, school)
+            : judged(candidate, strapped, held, school);
+      }
     }
     return judged(candidate, reach, bare, school);
   }

@@ -111,6 +111,17 @@ class EvaluationTest {
         .isGreaterThan(60);
   }
 
+  /** Straps lift what the hands end, and still no more than is there. */
+  @Test
+  void strapsLiftNoMoreThanIsThere() {
+    Body woman = Body.estimated(1.65, 62, Sex.FEMALE);
+    Evaluation.Computed held = evaluated(woman, "romanian-deadlift/dumbbells", dumbbells(70));
+    assertThat(Said.all(held.reach().changes()))
+        .anyMatch(word -> word.startsWith("With straps."))
+        .anyMatch(word -> word.endsWith("There is nothing heavier than 70 kg here."));
+    assertThat(held.analysis().workingKg()).isEqualTo(70);
+  }
+
   private static GymEquipment dumbbells(double heaviestPairKg) {
     return GymEquipment.generic(Set.of(Equipment.DUMBBELLS, Equipment.BENCH))
         .with(Equipment.DUMBBELLS, "most", heaviestPairKg);
