@@ -26,7 +26,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
-import java.util.stream.Collectors;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -68,11 +67,9 @@ public class AnalysisBenchmark {
   @org.openjdk.jmh.annotations.Setup
   public void prepare() {
     Candidate benched = Catalogue.standard().candidate(candidate);
-    family = Catalogue.standard().exerciseOf(benched).family();
+    family = benched.exercise().family();
     setup = Reach.of(BODY, family, benched.usual(), benched.yields()).orElseThrow().setup();
-    GymEquipment equipment =
-        GymEquipment.generic(
-            Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
+    GymEquipment equipment = GymEquipment.generic(Equipment.everything());
     evaluations = Orders.evaluate(BODY, equipment, School.STRETCH);
     brief =
         new Brief(

@@ -73,7 +73,7 @@ public class CatalogueBenchmark {
     List<Case> cases = new ArrayList<>();
     List<Candidate> all = Catalogue.standard().candidates();
     for (int k = 0; k < all.size(); k += every) {
-      Family family = Catalogue.standard().exerciseOf(all.get(k)).family();
+      Family family = all.get(k).exercise().family();
       Reach.of(BODY, family, all.get(k).usualFor(BODY, PLACE), all.get(k).yields())
           .ifPresent(reach -> cases.add(new Case(family, reach.setup())));
     }

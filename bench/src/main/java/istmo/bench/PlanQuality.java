@@ -22,7 +22,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 
 /**
  * How good a composed week of three sessions is after two seconds, beside longer looks and beside
@@ -37,9 +36,7 @@ public final class PlanQuality {
     Body body =
         Body.estimated(1.78, 80, Sex.MALE)
             .withStrength(1.5, 1.5 * Body.estimated(1.78, 80, Sex.MALE).lumbarNm());
-    GymEquipment equipment =
-        GymEquipment.generic(
-            Equipment.all().stream().map(Equipment.Item::id).collect(Collectors.toSet()));
+    GymEquipment equipment = GymEquipment.generic(Equipment.everything());
     Map<String, Evaluation> evaluations = Orders.evaluate(body, equipment, School.STRETCH);
     Profile profile =
         new Profile(
