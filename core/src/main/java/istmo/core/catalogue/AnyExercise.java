@@ -12,8 +12,7 @@ import java.util.Set;
 /** What can be planned, logged and followed: an exercise that is computed, or one by word. */
 public sealed interface AnyExercise permits Exercise, ByWord {
   /** Carried to any station (common practice). */
-  Set<Equipment> CARRIED =
-      EnumSet.of(Equipment.BENCH, Equipment.BOX, Equipment.WEDGE, Equipment.BANDS);
+  Set<Equipment> CARRIED = Set.of(Equipment.BENCH, Equipment.BOX, Equipment.WEDGE, Equipment.BANDS);
 
   /** Its id; candidates begin with it. */
   String id();

@@ -43,7 +43,7 @@ import java.util.stream.Stream;
 public final class Offers {
   /** Carried to where one trains, so that they tie an exercise to no place. */
   private static final Set<Equipment> HAND_WEIGHTS =
-      EnumSet.of(Equipment.DUMBBELLS, Equipment.KETTLEBELL, Equipment.ANKLE_WEIGHTS);
+      Set.of(Equipment.DUMBBELLS, Equipment.KETTLEBELL, Equipment.ANKLE_WEIGHTS);
 
   /** A range of repetitions with too light a weight begins so many below its end (judgement). */
   private static final int LESS_REPETITIONS = 5;

@@ -81,7 +81,7 @@ public record Targets(
   private static final double HOLD_SETS = 3;
 
   private static final Set<Region> HELD =
-      EnumSet.of(Region.VL, Region.BFL, Region.GMAXM, Region.GASM, Region.SOL);
+      Set.of(Region.VL, Region.BFL, Region.GMAXM, Region.GASM, Region.SOL);
 
   /**
    * The lesser side of the thigh gets at least so much of the other (common practice: equal

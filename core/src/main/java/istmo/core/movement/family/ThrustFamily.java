@@ -276,9 +276,8 @@ public final class ThrustFamily implements Family {
             .plus(CREASE_ABOVE, new Vec3(Math.cos(lean), -Math.sin(lean), 0));
     double upperX = hip.x() + Segments.UPPER_COM_HANGING * body.trunkM() * trunk.x();
     double leg = Standing.oneLegMassMoment(body, ankle, knee, hip, at.x());
-    // in the air the other leg is held bent over its hip, its mass at the thigh's middle; a foot
-    // that
-    // helps takes its own leg first
+    // in the air the other leg is held bent, its mass at the thigh's middle;
+    // a foot that helps takes its own leg first
     double raised =
         (body.thighMassKg() + body.shankMassKg() + body.footMassKg()) * (hip.x() + 0.15);
     double planted = legs == 2 ? 1 : Math.min(1, helped / OWN_LEG);

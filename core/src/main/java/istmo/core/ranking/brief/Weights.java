@@ -5,7 +5,6 @@ import istmo.core.quantity.Allowed;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.Ranking;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -144,7 +143,7 @@ public record Weights(Preset preset, Map<String, Double> moved) {
 
     /** What may be at home (common practice). */
     public static final Set<Equipment> AT_HOME =
-        EnumSet.of(
+        Set.of(
             Equipment.BENCH,
             Equipment.DUMBBELLS,
             Equipment.BANDS,
