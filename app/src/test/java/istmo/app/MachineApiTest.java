@@ -84,6 +84,39 @@ class MachineApiTest {
     return list;
   }
 
+  /** Set-up page and comparison end at the heaviest weights of the place, as the order does. */
+  @Test
+  void theHeaviestDumbbellsOfThePlaceBoundEveryScreen() {
+    put(
+        "/api/gyms/" + gym + "/machines/dumbbells",
+        Map.of("version", version(), "measured", Map.of("most", 50)));
+    Map<String, Object> input = intake("Light dumbbells " + UUID.randomUUID());
+    input.put("pain", List.of());
+    String client = post("/api/clients", input).at("/id").asString();
+    Map<String, Object> here =
+        Map.of("clientId", client, "gymId", gym, "candidateId", "romanian-deadlift/dumbbells");
+    Map<String, Object> anywhere =
+        Map.of("clientId", client, "candidateId", "romanian-deadlift/dumbbells");
+    Answer bench = post("/api/bench", Map.of("sides", List.of(here, anywhere)));
+    assertThat(bench.at("/sides/0/changes").toString()).contains("nothing heavier than 50 kg here");
+    assertThat(bench.at("/sides/1/changes").toString()).doesNotContain("heavier than 50 kg");
+    Answer comparison =
+        post(
+            "/api/comparisons",
+            Map.of(
+                "clientId",
+                client,
+                "gymId",
+                gym,
+                "members",
+                List.of(
+                    Map.of("candidateId", "romanian-deadlift/dumbbells"),
+                    Map.of("candidateId", "romanian-deadlift/usual"))));
+    assertThat(comparison.at("/members/0/changes").toString()).contains("heavier than 50 kg");
+    assertThat(comparison.at("/repetitions/0").asDouble()).isBetween(11.0, 20.0);
+    assertThat(comparison.at("/repetitions/1").asDouble()).isBetween(9.5, 10.5);
+  }
+
   @Test
   void aMeasuredValueIsMarkedUsedAndGoesBackToGeneric() {
     String machines = "/api/gyms/" + gym + "/machines";

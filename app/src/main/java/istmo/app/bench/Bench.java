@@ -18,13 +18,13 @@ import istmo.core.mechanics.Analyser;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisResult;
 import istmo.core.mechanics.CannotAnalyse;
-import istmo.core.mechanics.LoadRule;
 import istmo.core.movement.Posture;
 import istmo.core.movement.Reach;
 import istmo.core.movement.Setup;
 import istmo.core.quantity.Fact;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.criterion.Admission;
+import istmo.core.ranking.criterion.UsualSet;
 import istmo.core.ranking.explanation.Comparison;
 import istmo.core.ranking.setup.BestSetup;
 import istmo.core.ranking.setup.Difference;
@@ -47,17 +47,23 @@ import org.springframework.stereotype.Service;
  */
 @Service
 public class Bench {
-  private static final int KEPT_ANALYSES = 500;
+  private static final int KEPT_SETS = 500;
   private static final GymEquipment GENERIC = GymEquipment.generic(Set.of());
 
-  /** What an analysis depends on. */
-  private record Key(Body body, String familyId, Map<String, Double> setup) {}
+  /**
+   * What a set depends on.
+   *
+   * @param usual whether the set-up was begun with the usual one, so that straps may be put on
+   * @param heaviestKg of the place's hand weights
+   */
+  private record Key(
+      Body body, String candidateId, Map<String, Double> setup, boolean usual, double heaviestKg) {}
 
   /**
    * The start of a move stays the same while the hand moves, so it need not be computed again. May
    * be lost at any time.
    */
-  private final Kept<Key, AnalysisResult> analyses = Kept.atMost(KEPT_ANALYSES);
+  private final Kept<Key, UsualSet> sets = Kept.atMost(KEPT_SETS);
 
   private final Clients clients;
   private final Gyms gyms;
@@ -160,21 +166,48 @@ public class Bench {
   }
 
   private Setup begun(Client client, GymEquipment equipment, SetupRequest request) {
-    return started(client.body(request.stiffToday()), equipment, request).setup();
+    return set(
+            client.body(request.stiffToday()),
+            equipment,
+            variants.candidate(request.candidateId()),
+            request)
+        .reach()
+        .setup();
+  }
+
+  /**
+   * The set in the wished set-up; or in the usual one as far as the body takes it, with straps
+   * where the hands would end it, as in an order.
+   */
+  private UsualSet set(
+      Body body, GymEquipment equipment, Candidate candidate, SetupRequest request) {
+    Reach begun = started(body, equipment, candidate, request);
+    return sets.get(
+        new Key(
+            body,
+            candidate.id(),
+            begun.setup().values(),
+            request.setup().isEmpty(),
+            UsualSet.heaviestKg(candidate, equipment)),
+        key -> {
+          Analyser analyser = new Analyser(body);
+          return key.usual()
+              ? UsualSet.withStrapsIfNeeded(begun, candidate, body, analyser, key.heaviestKg())
+              : UsualSet.in(begun.setup(), candidate, body, analyser, key.heaviestKg());
+        });
   }
 
   /**
    * The set-up to begin with: the wished one, or the usual one as far as the body takes it, with
    * what that changed.
    */
-  private Reach started(Body body, GymEquipment equipment, SetupRequest request) {
-    Candidate candidate = variants.candidate(request.candidateId());
-    Exercise exercise = candidate.exercise();
+  private static Reach started(
+      Body body, GymEquipment equipment, Candidate candidate, SetupRequest request) {
     Setup usual = candidate.usualFor(body, equipment);
     if (request.setup().isPresent()) {
       Map<String, Double> values = new LinkedHashMap<>(usual.values());
       values.putAll(request.setup().get());
-      return new Reach(Setup.of(exercise.family().parameters(), values), List.of());
+      return new Reach(Setup.of(candidate.exercise().family().parameters(), values), List.of());
     }
     return candidate.reachFor(body, equipment).orElse(new Reach(usual, List.of()));
   }
@@ -189,19 +222,11 @@ public class Bench {
     Body body = client.body(request.stiffToday());
     Candidate candidate = variants.candidate(request.candidateId());
     Exercise exercise = candidate.exercise();
-    Reach begun = started(body, equipment, request);
-    Setup setup = begun.setup();
+    UsualSet set = set(body, equipment, candidate, request);
+    Setup setup = set.reach().setup();
     Set<String> measured = new TreeSet<>(equipment.measuredOf(candidate.needs()).keySet());
     measured.retainAll(setup.values().keySet());
-    AnalysisResult result =
-        analyses.get(
-            new Key(body, exercise.family().id(), setup.values()),
-            key ->
-                new Analyser(key.body())
-                    .analyse(
-                        exercise.family(),
-                        Setup.of(exercise.family().parameters(), key.setup()),
-                        LoadRule.USUAL));
+    AnalysisResult result = set.result();
     if (result instanceof Analysis analysis) {
       Optional<Cautions.Refusal> refusal =
           Admission.refusal(client.cautions(), exercise, Optional.of(analysis));
@@ -217,7 +242,7 @@ public class Bench {
           analysis,
           analysis.points().stream().map(point -> point.posture()).toList(),
           Optional.of(Stimulus.byRegion(analysis, school)),
-          begun.changes(),
+          set.reach().changes(),
           measured,
           refusal,
           load);
@@ -230,7 +255,7 @@ public class Bench {
         result,
         Reach.possible(body, exercise.family(), setup),
         Optional.empty(),
-        begun.changes(),
+        set.reach().changes(),
         measured,
         Admission.refusal(client.cautions(), exercise, Optional.empty()),
         Optional.empty());

@@ -22,6 +22,7 @@ import istmo.core.ranking.brief.Brief;
 import istmo.core.ranking.criterion.Admission;
 import istmo.core.ranking.criterion.Evaluation;
 import istmo.core.ranking.criterion.Limiters;
+import istmo.core.ranking.criterion.UsualSet;
 import istmo.core.ranking.order.Order;
 import istmo.core.ranking.order.OrderFact;
 import istmo.core.training.RackHeights;
@@ -251,8 +252,8 @@ public final class Offers {
   /** More repetitions where there is nothing heavier. */
   private static Prescription withWhatIsHere(Prescription usual, Reach reach) {
     return reach.changes().stream()
-        .filter(Evaluation.NothingHeavier.class::isInstance)
-        .map(Evaluation.NothingHeavier.class::cast)
+        .filter(UsualSet.NothingHeavier.class::isInstance)
+        .map(UsualSet.NothingHeavier.class::cast)
         .findFirst()
         .map(
             light ->

@@ -24,6 +24,7 @@ import istmo.core.ranking.criterion.CriterionFact.WholeWork;
 import istmo.core.ranking.criterion.CriterionFact.WorksSoreJoint;
 import istmo.core.ranking.criterion.Evaluation;
 import istmo.core.ranking.criterion.Limiters.GroupShare;
+import istmo.core.ranking.criterion.UsualSet;
 import istmo.core.ranking.explanation.Reason;
 import istmo.core.ranking.explanation.Reason.BehindFirst;
 import istmo.core.ranking.explanation.Reason.Below;
@@ -325,7 +326,7 @@ public final class RankingWords {
   }
 
   /** The arms end it before the legs do. */
-  public static String of(Evaluation.ForMoreRepetitions more) {
+  public static String of(UsualSet.ForMoreRepetitions more) {
     return say(
         "For about %d repetitions%s. The arms hold no more than %.0f kg at the chest.",
         more.repetitions(),
@@ -334,7 +335,7 @@ public final class RankingWords {
   }
 
   /** Nothing is heavy enough for the usual set. */
-  public static String of(Evaluation.NothingHeavier light) {
+  public static String of(UsualSet.NothingHeavier light) {
     return say(
         "For about %d repetitions%s. There is nothing heavier than %s kg here.",
         light.repetitions(),
@@ -343,7 +344,7 @@ public final class RankingWords {
   }
 
   /** The hands would end it before the legs do. */
-  public static String of(Evaluation.WithStraps straps) {
+  public static String of(UsualSet.WithStraps straps) {
     return say(
         "With straps. Bare hands end the set: %.0f kg for ten repetitions.", straps.bareKg());
   }

@@ -9,9 +9,7 @@ import istmo.core.catalogue.Exercise;
 import istmo.core.computing.Workers;
 import istmo.core.mechanics.Analyser;
 import istmo.core.mechanics.Analysis;
-import istmo.core.mechanics.AnalysisResult;
 import istmo.core.mechanics.CannotAnalyse;
-import istmo.core.mechanics.LoadRule;
 import istmo.core.movement.Impossible;
 import istmo.core.movement.Reach;
 import istmo.core.movement.Setup;
@@ -24,6 +22,7 @@ import istmo.core.ranking.brief.Brief;
 import istmo.core.ranking.criterion.Admission;
 import istmo.core.ranking.criterion.Evaluation;
 import istmo.core.ranking.criterion.Fit;
+import istmo.core.ranking.criterion.UsualSet;
 import istmo.core.stimulus.Stimulus;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -70,6 +69,9 @@ public final class BestSetup {
   private final Map<Map<String, Double>, Tried> tried = new HashMap<>();
   private final Analyser[] analysers = new Analyser[Runtime.getRuntime().availableProcessors()];
 
+  /** The heaviest weight of the place for this candidate, kg. */
+  private final double heaviestKg;
+
   private double leastRange;
 
   /** A set-up that was computed, or what stands in its way. */
@@ -86,6 +88,7 @@ public final class BestSetup {
     this.brief = brief;
     this.candidate = candidate;
     this.exercise = candidate.exercise();
+    this.heaviestKg = UsualSet.heaviestKg(candidate, brief.equipment());
     Map<String, Double> measured = brief.equipment().measuredOf(candidate.needs());
     this.controls =
         exercise.family().parameters().stream()
@@ -370,11 +373,11 @@ public final class BestSetup {
     if (obstacle.isPresent()) {
       return impossible(obstacle.get().obstacle());
     }
-    AnalysisResult result = analyser.analyse(exercise.family(), setup, LoadRule.USUAL);
-    if (result instanceof CannotAnalyse cannot) {
+    UsualSet set = UsualSet.in(setup, candidate, brief.limitedBody(), analyser, heaviestKg);
+    if (set.result() instanceof CannotAnalyse cannot) {
       return impossible(cannot.why());
     }
-    Analysis analysis = (Analysis) result;
+    Analysis analysis = (Analysis) set.result();
     if (range(analysis) < leastRange) {
       return impossible(new SetupFact.MuchLessRange());
     }
@@ -385,10 +388,7 @@ public final class BestSetup {
     }
     Evaluation.Computed computed =
         new Evaluation.Computed(
-            candidate,
-            new Reach(setup, List.of()),
-            analysis,
-            Stimulus.byRegion(analysis, brief.school()));
+            candidate, set.reach(), analysis, Stimulus.byRegion(analysis, brief.school()));
     return new Tried(
         Optional.of(computed),
         Optional.empty(),

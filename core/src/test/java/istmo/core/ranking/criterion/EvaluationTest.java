@@ -88,7 +88,7 @@ class EvaluationTest {
     assertThat(Said.all(heavy.reach().changes())).noneMatch(word -> word.contains("heavier"));
     assertThat(light.analysis().workingKg()).isEqualTo(80);
     assertThat(light.analysis().set().repetitions())
-        .isBetween(11.0, (double) Evaluation.MOST_WITH_LITTLE);
+        .isBetween(11.0, (double) UsualSet.MOST_WITH_LITTLE);
     assertThat(Practical.work(light.stimulus()))
         .isLessThanOrEqualTo(Practical.work(heavy.stimulus()) * (1 + 1e-9));
     assertThat(lighter.stimulus().get(Region.BFL)).isLessThan(light.stimulus().get(Region.BFL));
