@@ -102,6 +102,11 @@ public final class PostureBuilder {
     return knee;
   }
 
+  /** Place of the hip, m, world. */
+  public Vec3 hip() {
+    return hip;
+  }
+
   /** Place of the ankle, m, world. */
   public Vec3 ankle() {
     return ankle;
@@ -287,13 +292,8 @@ public final class PostureBuilder {
       return new Impossible(new Obstacle.AnkleBendsLess(dorsiflexion, body.dorsiflexionLimitRad()));
     }
 
-    double onCalf = Math.toDegrees(kneeFlexion) - THIGH_ON_CALF_DEG;
-    if (onCalf > 0 && carried.contains(Coordinate.KNEE_FLEXION)) {
-      free.add(
-          FreeContact.stopBack(
-              "thigh on the calf",
-              Coordinate.KNEE_FLEXION,
-              THIGH_ON_CALF_NM_PER_DEG * onCalf * body.massKg() / Body.REFERENCE_MASS_KG));
+    if (carried.contains(Coordinate.KNEE_FLEXION)) {
+      thighOnCalf(kneeFlexion);
     }
     Vec3 kneeAxis = kneeAxis(thighUp, shankUp, kneeFlexion);
     Vec3 femurForward = thighUp.cross(kneeAxis);
@@ -317,27 +317,10 @@ public final class PostureBuilder {
       toeDirection.cross(soleNormal),
       Vec3.RIGHT.times(-1)
     };
-    Vec3 l5 =
-        new Vec3(hip.x(), hip.y(), 0)
-            .plus(-Segments.L5_BACK_M, pelvisForward)
-            .plus(Segments.L5_UP * body.statureM(), pelvisUp);
-    double foot = body.footM();
-    Posture.Points points =
-        new Posture.Points(
-            sole(-Segments.ANKLE_FROM_HEEL * foot),
-            sole((Segments.BALL_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * foot),
-            sole((Segments.BALL_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * foot)
-                .plus((1 - Segments.BALL_FROM_HEEL) * foot, toesDirection),
-            ankle,
-            knee,
-            hip,
-            l5,
-            new Vec3(hip.x(), hip.y(), 0).plus(body.trunkM(), trunkAxis()),
-            pressure);
     return new Posture(
         phase,
         new double[] {hipAngles[0], hipAngles[1], hipAngles[2], kneeFlexion, dorsiflexion, tuck},
-        points,
+        points(pelvisForward, pelvisUp),
         axes,
         leanRad,
         loads,
@@ -345,6 +328,36 @@ public final class PostureBuilder {
         EnumSet.copyOf(carried),
         props,
         view);
+  }
+
+  /** What the calf pushes back where the thigh lies on it. */
+  private void thighOnCalf(double kneeFlexion) {
+    double onCalf = Math.toDegrees(kneeFlexion) - THIGH_ON_CALF_DEG;
+    if (onCalf > 0) {
+      free.add(
+          FreeContact.stopBack(
+              "thigh on the calf",
+              Coordinate.KNEE_FLEXION,
+              THIGH_ON_CALF_NM_PER_DEG * onCalf * body.massKg() / Body.REFERENCE_MASS_KG));
+    }
+  }
+
+  private Posture.Points points(Vec3 pelvisForward, Vec3 pelvisUp) {
+    Vec3 hipMiddle = new Vec3(hip.x(), hip.y(), 0);
+    double foot = body.footM();
+    Vec3 ball = sole((Segments.BALL_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * foot);
+    return new Posture.Points(
+        sole(-Segments.ANKLE_FROM_HEEL * foot),
+        ball,
+        ball.plus((1 - Segments.BALL_FROM_HEEL) * foot, toesDirection),
+        ankle,
+        knee,
+        hip,
+        hipMiddle
+            .plus(-Segments.L5_BACK_M, pelvisForward)
+            .plus(Segments.L5_UP * body.statureM(), pelvisUp),
+        hipMiddle.plus(body.trunkM(), trunkAxis()),
+        pressure);
   }
 
   /**

@@ -13,6 +13,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.ojalgo.optimisation.Expression;
@@ -20,7 +22,11 @@ import org.ojalgo.optimisation.ExpressionsBasedModel;
 import org.ojalgo.optimisation.Optimisation;
 import org.ojalgo.optimisation.Variable;
 
-/** The tailored solvers against a general-purpose optimiser (ojAlgo): same optimum. */
+/**
+ * The tailored solvers against a general-purpose optimiser (ojAlgo): same optimum. Postures are
+ * solved side by side, because this is the longest class of the core.
+ */
+@Execution(ExecutionMode.CONCURRENT)
 class SolverTest {
   private static final Body BODY = Bodies.MAN;
 

@@ -45,7 +45,11 @@ record Row(String id, String what, String source, String expected, String comput
     return new Row(id, what, source, expected, computed, hit);
   }
 
+  /** A ratio to next to nothing has no digits that mean anything. */
   static String number(double v) {
+    if (Math.abs(v) > 1e6) {
+      return "over a million";
+    }
     return Math.abs(v) >= 100 || Math.abs(v) >= 20 && Math.abs(v - Math.rint(v)) < 0.005
         ? String.format(Locale.ROOT, "%.0f", v)
         : Math.abs(v) >= 10

@@ -141,8 +141,6 @@ public final class BackExtensionFamily implements Family {
     Vec3 ankle = knee.plus(-body.shankM(), shankUp);
     Vec3 padAt = hip.plus(-setup.get(PAD), thighUp);
     Vec3 rollerAt = knee.plus(-ROLLER * body.shankM(), shankUp);
-    Vec3 front =
-        thighUp.turnedAboutZ(-Math.PI / 2); // out of the front of the thigh, towards the pad
     Vec3 trunk = new Vec3(Math.sin(lean), Math.cos(lean), 0);
     boolean back = setup.choice(BEHIND_HEAD, Weight.class) == Weight.ON_BACK;
     double com = back ? Segments.UPPER_COM_HANDS_UP : Segments.UPPER_COM_HANGING;
@@ -151,53 +149,75 @@ public final class BackExtensionFamily implements Family {
         new Vec3(hip.x(), hip.y(), 0)
             .plus((back ? 1.0 : 0.75) * body.trunkM(), trunk)
             .plus(back ? -0.08 : 0.15, trunk.turnedAboutZ(-Math.PI / 2));
-    // one leg carries half; moments about the pad give the roller, forces square to the thigh the
-    // pad, along it the foot plate
+    onPadAndPlate(builder, body, new Lying(thighUp, shankUp, padAt, rollerAt, upper, load));
+    builder
+        .legWeights()
+        .upperWeight(com)
+        .load(Load.force(Load.Segment.UPPER, load, Vec3.ZERO, new Vec3(0, -Load.G, 0)))
+        .free(Stops.knee(KNEE_BEND));
+    Vec3 under = padAt.plus(0.09, thighUp.turnedAboutZ(-Math.PI / 2));
+    builder
+        .prop("weight", load)
+        .prop("pad", under, under.plus(-0.25, thighUp))
+        .prop("roller", rollerAt.plus(-0.07, shankUp.turnedAboutZ(-Math.PI / 2)))
+        .prop("floor", new Vec3(-1, 0, 0), new Vec3(0.8, 0, 0));
+    return builder.build(ROWS);
+  }
+
+  /** Directions and places of a lifter on the bench, m, world. */
+  private record Lying(
+      Vec3 thighUp, Vec3 shankUp, Vec3 padAt, Vec3 rollerAt, Vec3 upper, Vec3 load) {
+    /** Out of the front of the thigh, towards the pad. */
+    private Vec3 front() {
+      return thighUp.turnedAboutZ(-Math.PI / 2);
+    }
+
+    /** The roller pushes the heel towards the front of the shank. */
+    private Vec3 roll() {
+      return shankUp.turnedAboutZ(-Math.PI / 2);
+    }
+  }
+
+  /**
+   * What roller, pad and foot plate push. One leg carries half; moments about the pad give the
+   * roller, forces square to the thigh the pad, along it the foot plate, whose push goes up the
+   * leg's line: through the pad's point, so that moments stay.
+   */
+  private static void onPadAndPlate(PostureBuilder builder, Body body, Lying lying) {
+    Vec3 hip = builder.hip();
+    Vec3 knee = builder.knee();
+    Vec3 ankle = builder.ankle();
+    double padX = lying.padAt().x();
     double legs =
-        body.thighMassKg() * (body.thighComFraction() * (knee.x() - hip.x()) + hip.x() - padAt.x())
+        body.thighMassKg() * (body.thighComFraction() * (knee.x() - hip.x()) + hip.x() - padX)
             + body.shankMassKg()
-                * (knee.x() + body.shankComFraction() * (ankle.x() - knee.x()) - padAt.x())
-            + body.footMassKg() * (builder.footCom().x() - padAt.x());
-    double moment =
-        -Load.G * (body.upperMassKg() / 2 * (upper.x() - padAt.x()) + legs); // about z, of weights
-    double momentPerKg = -Load.G / 2 * (load.x() - padAt.x());
-    Vec3 roll =
-        shankUp.turnedAboutZ(
-            -Math.PI / 2); // the roller pushes the heel towards the front of the shank
-    Vec3 r = rollerAt.minus(padAt);
+                * (knee.x() + body.shankComFraction() * (ankle.x() - knee.x()) - padX)
+            + body.footMassKg() * (builder.footCom().x() - padX);
+    double moment = // about z, of weights
+        -Load.G * (body.upperMassKg() / 2 * (lying.upper().x() - padX) + legs);
+    double momentPerKg = -Load.G / 2 * (lying.load().x() - padX);
+    Vec3 roll = lying.roll();
+    Vec3 r = lying.rollerAt().minus(lying.padAt());
     double lever = r.x() * roll.y() - r.y() * roll.x();
     double hold = -moment / lever;
     double holdPerKg = -momentPerKg / lever;
     double weight = body.massKg() / 2 * Load.G;
     Vec3 rest = new Vec3(0, -weight, 0).plus(hold, roll); // what pad and plate must take
     Vec3 restPerKg = new Vec3(0, -Load.G / 2, 0).plus(holdPerKg, roll);
-    builder.pressureAt(rollerAt);
-    builder.load(Load.force(Load.Segment.SHANK, rollerAt, roll.times(hold), roll.times(holdPerKg)));
+    builder.pressureAt(lying.rollerAt());
     builder.load(
-        Load.force(
-            Load.Segment.THIGH,
-            padAt,
-            front.times(-rest.dot(front)),
-            front.times(-restPerKg.dot(front))));
-    // along the legs, through the pad's point so that moments stay: the plate pushes up the leg's
-    // line
-    builder.load(
-        Load.force(
-            Load.Segment.FOOT,
-            padAt,
-            thighUp.times(-rest.dot(thighUp)),
-            thighUp.times(-restPerKg.dot(thighUp))));
-    builder
-        .legWeights()
-        .upperWeight(com)
-        .load(Load.force(Load.Segment.UPPER, load, Vec3.ZERO, new Vec3(0, -Load.G, 0)))
-        .free(Stops.knee(KNEE_BEND));
-    Vec3 under = padAt.plus(0.09, front);
-    builder
-        .prop("weight", load)
-        .prop("pad", under, under.plus(-0.25, thighUp))
-        .prop("roller", rollerAt.plus(-0.07, roll))
-        .prop("floor", new Vec3(-1, 0, 0), new Vec3(0.8, 0, 0));
-    return builder.build(ROWS);
+        Load.force(Load.Segment.SHANK, lying.rollerAt(), roll.times(hold), roll.times(holdPerKg)));
+    builder.load(along(Load.Segment.THIGH, lying.padAt(), lying.front(), rest, restPerKg));
+    builder.load(along(Load.Segment.FOOT, lying.padAt(), lying.thighUp(), rest, restPerKg));
+  }
+
+  /** What takes a force's part along a direction. */
+  private static Load along(
+      Load.Segment segment, Vec3 at, Vec3 direction, Vec3 force, Vec3 forcePerKg) {
+    return Load.force(
+        segment,
+        at,
+        direction.times(-force.dot(direction)),
+        direction.times(-forcePerKg.dot(direction)));
   }
 }

@@ -21,6 +21,7 @@ import istmo.core.movement.SetupParameter;
 import istmo.core.quantity.Allowed;
 import istmo.core.quantity.Vec3;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Deadlift from the floor: the bar's height is the phase, the bar stays at the shin, the shoulders
@@ -128,21 +129,11 @@ public final class DeadliftFamily implements Family {
     Vec3 shoulder =
         new Vec3(barX + ahead, height + Math.sqrt(body.hangM() * body.hangM() - ahead * ahead), 0);
 
-    double l = sagittalThigh(body, knee);
-    double dx = shoulder.x() - knee.x();
-    double dy = shoulder.y() - knee.y();
-    double d = Math.hypot(dx, dy);
-    double along = (l * l - body.trunkM() * body.trunkM() + d * d) / (2 * d);
-    double square = l * l - along * along;
-    if (!(square >= 0)) {
+    Optional<Vec3> reached = hipBetween(body, knee, shoulder);
+    if (reached.isEmpty()) {
       return new Impossible(Hindrance.BAR_OUT_OF_REACH);
     }
-    double away = Math.sqrt(square);
-    Vec3 hip =
-        new Vec3(
-            knee.x() + (along * dx - away * dy) / d,
-            knee.y() + (along * dy + away * dx) / d,
-            body.hipHalfDistanceM());
+    Vec3 hip = reached.get();
     double lean = Math.atan2(shoulder.x() - hip.x(), shoulder.y() - hip.y());
     Vec3 barAt = new Vec3(barX, height, 0);
 
@@ -173,6 +164,25 @@ public final class DeadliftFamily implements Family {
         .prop("arm", shoulder, barAt)
         .prop("floor", new Vec3(-0.8, 0, 0), new Vec3(0.7, 0, 0));
     return builder.build(Standing.ALL_ROWS);
+  }
+
+  /** The hip that thigh and trunk reach from knee and shoulder; empty where they do not meet. */
+  private static Optional<Vec3> hipBetween(Body body, Vec3 knee, Vec3 shoulder) {
+    double l = sagittalThigh(body, knee);
+    double dx = shoulder.x() - knee.x();
+    double dy = shoulder.y() - knee.y();
+    double d = Math.hypot(dx, dy);
+    double along = (l * l - body.trunkM() * body.trunkM() + d * d) / (2 * d);
+    double square = l * l - along * along;
+    if (!(square >= 0)) {
+      return Optional.empty();
+    }
+    double away = Math.sqrt(square);
+    return Optional.of(
+        new Vec3(
+            knee.x() + (along * dx - away * dy) / d,
+            knee.y() + (along * dy + away * dx) / d,
+            body.hipHalfDistanceM()));
   }
 
   private static Vec3 kneeAt(Body body, LegGeometry.Foot foot, double shin) {

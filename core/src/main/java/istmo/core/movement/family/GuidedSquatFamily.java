@@ -27,6 +27,7 @@ import istmo.core.quantity.Allowed;
 import istmo.core.quantity.Vec3;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
 
 /**
  * Squat under a bar on a track, vertical or at an angle. The track carries horizontal force, so the
@@ -128,33 +129,7 @@ public final class GuidedSquatFamily implements Family {
     double bottom = setup.rad(THIGH_DEPTH);
     LegGeometry.Foot foot =
         LegGeometry.Foot.onFloor(body, setup.get(STANCE), setup.rad(TOE_OUT), setup.rad(WEDGE));
-    LoadPosition bar = LoadPosition.of(setup, LoadPosition.BAR);
-    double tangent = Math.tan(setup.rad(TRACK));
-    double railX =
-        foot.middleX(body)
-            - setup.get(FORWARD)
-            - tangent * WAIST_M; // where the track meets the floor
-    ShankOf shankOf =
-        thighAngle -> {
-          Vec3 barFromHip =
-              bar.at(body, Vec3.ZERO, LegGeometry.follow(setup.rad(LEAN), thighAngle, bottom));
-          double shank = 0;
-          for (int round = 0; round < ROUNDS; round++) {
-            Optional<Vec3[]> leg = LegGeometry.standingLeg(body, foot, shank, thighAngle);
-            double barY = leg.map(vec3s -> vec3s[1].y()).orElse(Double.NaN) + barFromHip.y();
-            double next =
-                shank(
-                    body,
-                    foot,
-                    railX + (tangent == 0 ? 0 : tangent * barY) - barFromHip.x(),
-                    thighAngle);
-            if (Double.isNaN(next) || tangent == 0 || Math.abs(next - shank) < 1e-13) {
-              return next;
-            }
-            shank = next;
-          }
-          return shank;
-        };
+    DoubleUnaryOperator shankOf = thighAngle -> shankOnTrack(body, foot, setup, thighAngle);
     // with the feet forward a straight leg already slopes back, so the top is where the knee is
     // nearly straight, not where the thigh is upright
     Optional<Double> top =
@@ -162,7 +137,7 @@ public final class GuidedSquatFamily implements Family {
             Math.toRadians(-25),
             bottom,
             angle -> {
-              double s = shankOf.at(angle);
+              double s = shankOf.applyAsDouble(angle);
               return (Double.isNaN(s) ? -Math.PI / 2 : s) + angle - TOP;
             });
     if (top.isEmpty()) {
@@ -170,7 +145,7 @@ public final class GuidedSquatFamily implements Family {
     }
     double thigh = top.get() + phase * (bottom - top.get());
     double lean = LegGeometry.follow(setup.rad(LEAN), thigh, bottom);
-    double shank = shankOf.at(thigh);
+    double shank = shankOf.applyAsDouble(thigh);
     if (Double.isNaN(shank)) {
       return new Impossible(Hindrance.SHIN_CANNOT_FOLLOW_TRACK);
     }
@@ -187,15 +162,52 @@ public final class GuidedSquatFamily implements Family {
             .leg(knee, hip)
             .trunk(lean)
             .pressureAhead(setup.get(PRESSURE));
+    if (!pushedByTrack(builder, body, setup, foot, lean, loadKg)) {
+      return new Impossible(Hindrance.FEET_WOULD_SLIP);
+    }
+    double railX = railX(body, foot, setup);
+    builder
+        .prop(
+            "rail",
+            new Vec3(railX, 0, 0),
+            new Vec3(railX + 2.1 * Math.tan(setup.rad(TRACK)), 2.1, 0))
+        .prop("bar", bar(setup).at(body, hip, lean))
+        .prop("floor", new Vec3(-0.8, 0, 0), new Vec3(0.7, 0, 0));
+    return builder.build(Standing.ALL_ROWS);
+  }
+
+  private static LoadPosition bar(Setup setup) {
+    return LoadPosition.of(setup, LoadPosition.BAR);
+  }
+
+  /** Where the track meets the floor, m. */
+  private static double railX(Body body, LegGeometry.Foot foot, Setup setup) {
+    return foot.middleX(body) - setup.get(FORWARD) - Math.tan(setup.rad(TRACK)) * WAIST_M;
+  }
+
+  /**
+   * Forces of floor and track, and weights. The track pushes square to itself, R along (cos t, -sin
+   * t). Moments about the centre of pressure: -(sum m (x - p)) g - W (xb - p) g - (xb - p) R sin t
+   * - yb R cos t = 0.
+   *
+   * @return false where the feet would slip
+   */
+  private static boolean pushedByTrack(
+      PostureBuilder builder,
+      Body body,
+      Setup setup,
+      LegGeometry.Foot foot,
+      double lean,
+      double loadKg) {
+    LoadPosition bar = bar(setup);
+    Vec3 hip = builder.hip();
     Vec3 barAt = bar.at(body, hip, lean);
     double pressureX = builder.pressure().x();
     double bodyMoment =
-        Standing.legMassMoment(body, foot.ankle(), knee, hip, foot.middleX(body))
+        Standing.legMassMoment(body, foot.ankle(), builder.knee(), hip, foot.middleX(body))
             + body.upperMassKg() * hip.x()
             + body.upperMassKg() * bar.comFraction() * body.trunkM() * Math.sin(lean)
             - body.massKg() * pressureX;
-    // The track pushes square to itself, R along (cos t, -sin t). Moments about the centre of
-    // pressure: -(sum m (x - p)) g - W (xb - p) g - (xb - p) R sin t - yb R cos t = 0
     double sine = Math.sin(setup.rad(TRACK));
     double cosine = Math.cos(setup.rad(TRACK));
     double lever = (barAt.y() - builder.pressure().y()) * cosine + (barAt.x() - pressureX) * sine;
@@ -205,7 +217,7 @@ public final class GuidedSquatFamily implements Family {
     double all = push + loadKg * pushPerKg;
     double down = body.massKg() * Load.G + loadKg * weightPerKg + all * sine;
     if (!(Math.abs(all * cosine) <= MOST_FRICTION * down)) {
-      return new Impossible(Hindrance.FEET_WOULD_SLIP);
+      return false;
     }
     Vec3 floor = new Vec3(-push * cosine / 2, (body.massKg() * Load.G + push * sine) / 2, 0);
     Vec3 floorPerKg = new Vec3(-pushPerKg * cosine / 2, (weightPerKg + pushPerKg * sine) / 2, 0);
@@ -217,16 +229,28 @@ public final class GuidedSquatFamily implements Family {
             barAt,
             new Vec3(push * cosine, -push * sine, 0),
             new Vec3(pushPerKg * cosine, -weightPerKg - pushPerKg * sine, 0)));
-    builder
-        .prop("rail", new Vec3(railX, 0, 0), new Vec3(railX + 2.1 * tangent, 2.1, 0))
-        .prop("bar", barAt)
-        .prop("floor", new Vec3(-0.8, 0, 0), new Vec3(0.7, 0, 0));
-    return builder.build(Standing.ALL_ROWS);
+    return true;
   }
 
   /** Shank angle, rad, for a thigh angle; NaN when the shank does not reach. */
-  private interface ShankOf {
-    double at(double thighAngle);
+  private static double shankOnTrack(
+      Body body, LegGeometry.Foot foot, Setup setup, double thighAngle) {
+    double tangent = Math.tan(setup.rad(TRACK));
+    double railX = railX(body, foot, setup);
+    double lean = LegGeometry.follow(setup.rad(LEAN), thighAngle, setup.rad(THIGH_DEPTH));
+    Vec3 barFromHip = bar(setup).at(body, Vec3.ZERO, lean);
+    double shank = 0;
+    for (int round = 0; round < ROUNDS; round++) {
+      Optional<Vec3[]> leg = LegGeometry.standingLeg(body, foot, shank, thighAngle);
+      double barY = leg.map(vec3s -> vec3s[1].y()).orElse(Double.NaN) + barFromHip.y();
+      double barX = railX + (tangent == 0 ? 0 : tangent * barY);
+      double next = shank(body, foot, barX - barFromHip.x(), thighAngle);
+      if (Double.isNaN(next) || tangent == 0 || Math.abs(next - shank) < 1e-13) {
+        return next;
+      }
+      shank = next;
+    }
+    return shank;
   }
 
   /**

@@ -208,21 +208,16 @@ public final class HingeFamily implements Family {
 
   @Override
   public PostureResult posture(Body body, Setup setup, double phase, double loadKg) {
-    double lean = TOP + phase * (setup.rad(LEAN) - TOP);
-    double bend = setup.rad(KNEE_BEND);
     Hold hold = kind == Kind.CABLE ? Hold.BAR : setup.choice(HOLD, Hold.class);
     LegGeometry.Foot foot =
         LegGeometry.Foot.onFloor(body, setup.get(STANCE), setup.rad(TOE_OUT), 0);
-    double middle = foot.middleX(body);
-    double pressureX = middle + setup.get(PRESSURE) * foot.heading().x();
+    double lean = TOP + phase * (setup.rad(LEAN) - TOP);
+    Leaning leaning = new Leaning(kind, body, setup, foot, hold, lean, loadKg);
+    double bend = setup.rad(KNEE_BEND);
     Optional<Double> shank =
         kind == Kind.TRACK && hold.hangs()
             ? Optional.of(TOP_SHIN * bend * (1 - phase) + phase * setup.rad(SHIN))
-            : Roots.between(
-                Math.toRadians(-35),
-                Math.toRadians(40),
-                angle ->
-                    tipping(body, setup, foot, bend, angle, lean, hold, middle, pressureX, loadKg));
+            : Roots.between(Math.toRadians(-35), Math.toRadians(40), leaning::tipping);
     if (shank.isEmpty()) {
       return new Impossible(Hindrance.NO_SHIN_ANGLE_BALANCES);
     }
@@ -232,141 +227,154 @@ public final class HingeFamily implements Family {
       return new Impossible(Hindrance.STANCE_TOO_WIDE);
     }
     Vec3[] leg = standing.get();
-    Vec3 hip = leg[1];
-    Vec3 shoulder =
-        new Vec3(
-            hip.x() + body.trunkM() * Math.sin(lean), hip.y() + body.trunkM() * Math.cos(lean), 0);
-    Optional<Vec3> held = held(body, setup, hold, hip, lean, middle, loadKg);
+    Optional<Vec3> held = leaning.held(leg[1]);
     if (held.isEmpty()) {
       return new Impossible(Hindrance.ARMS_TOO_SHORT);
     }
-    Vec3 at = held.get();
     PostureBuilder builder =
         new PostureBuilder(body, phase)
             .foot(foot.ankle(), foot.toe(), foot.normal())
-            .leg(leg[0], hip)
+            .leg(leg[0], leg[1])
             .trunk(lean)
             .pressureAhead(setup.get(PRESSURE));
-    Vec3 force = Vec3.ZERO;
-    Vec3 perKg = new Vec3(0, -Load.G, 0);
-    if (kind == Kind.CABLE) {
-      perKg = cable(setup, middle, at).times(Load.G);
-      builder.prop(
-          "cable", at, new Vec3(middle - setup.get(PULLEY_BACK), setup.get(PULLEY_HEIGHT), 0));
-    } else if (kind == Kind.TRACK) { // moments about the pressure: the track's push
-      double weight = bodyMoment(body, foot, leg, lean, hold, middle) - body.massKg() * pressureX;
-      force = new Vec3(-weight * Load.G / at.y(), 0, 0);
-      perKg = new Vec3(-(at.x() - pressureX) * Load.G / at.y(), -Load.G, 0);
-      builder.prop("rail", new Vec3(at.x(), 0, 0), new Vec3(at.x(), 2.1, 0));
-    }
-    Standing.floorForce(
-        builder,
-        new Vec3(0, body.massKg() * Load.G, 0).minus(force).times(0.5),
-        perKg.times(-0.5),
-        setup);
+    leaning.loaded(builder, held.get());
     builder
-        .legWeights()
-        .upperWeight(hold.hangs() ? Segments.UPPER_COM_HANGING : Segments.UPPER_COM_HANDS_UP);
-    builder.load(Load.force(Load.Segment.UPPER, at, force, perKg));
-    builder.free(Stops.knee(bend));
-    if (hold.hangs()) {
-      builder.prop("arm", shoulder, at);
-    }
-    builder
-        .prop(kind == Kind.CABLE || hold == Hold.BESIDE ? "weight" : "bar", at)
+        .prop(kind == Kind.CABLE || hold == Hold.BESIDE ? "weight" : "bar", held.get())
         .prop("floor", new Vec3(-0.8, 0, 0), new Vec3(0.7, 0, 0));
     return builder.build(Standing.ALL_ROWS);
   }
 
-  /** Moment of all that pushes about the point of pressure, over g: zero in balance, kg m. */
-  private double tipping(
+  /**
+   * A lifter who leans so far with a load, whose shank is still to be found.
+   *
+   * @param lean of the trunk, rad
+   */
+  private record Leaning(
+      Kind kind,
       Body body,
       Setup setup,
       LegGeometry.Foot foot,
-      double bend,
-      double shank,
-      double lean,
       Hold hold,
-      double middle,
-      double pressureX,
+      double lean,
       double loadKg) {
-    Optional<Vec3[]> leg = LegGeometry.standingLeg(body, foot, shank, bend - shank);
-    if (leg.isEmpty()) {
-      return Double.NaN;
+    private double middle() {
+      return foot.middleX(body);
     }
-    double own = bodyMoment(body, foot, leg.get(), lean, hold, middle) - body.massKg() * pressureX;
-    Vec3 hip = leg.get()[1];
-    if (kind == Kind.TRACK) { // a bar on the back stays on the track over mid-foot
-      return back(hold).at(body, hip, lean).x() - middle;
-    }
-    if (kind == Kind.CABLE) {
-      Vec3 at = held(body, setup, hold, hip, lean, middle, loadKg).orElse(hip);
-      Vec3 pull = cable(setup, middle, at);
-      return own - loadKg * ((at.x() - pressureX) * pull.y() - at.y() * pull.x());
-    }
-    double x =
-        hold.hangs()
-            ? hangingX(hold, middle, hip.x() + body.trunkM() * Math.sin(lean), lean, loadKg)
-            : back(hold).at(body, hip, lean).x();
-    return own + loadKg * (x - pressureX);
-  }
 
-  private static double bodyMoment(
-      Body body, LegGeometry.Foot foot, Vec3[] leg, double lean, Hold hold, double middle) {
-    double com = hold.hangs() ? Segments.UPPER_COM_HANGING : Segments.UPPER_COM_HANDS_UP;
-    return Standing.legMassMoment(body, foot.ankle(), leg[0], leg[1], middle)
-        + body.upperMassKg() * (leg[1].x() + com * body.trunkM() * Math.sin(lean));
-  }
-
-  /** Where the load is. */
-  private Optional<Vec3> held(
-      Body body, Setup setup, Hold hold, Vec3 hip, double lean, double middle, double loadKg) {
-    if (!hold.hangs()) {
-      return Optional.of(back(hold).at(body, hip, lean));
+    private double pressureX() {
+      return middle() + setup.get(PRESSURE) * foot.heading().x();
     }
-    double shoulderX = hip.x() + body.trunkM() * Math.sin(lean);
-    double shoulderY = hip.y() + body.trunkM() * Math.cos(lean);
-    if (kind == Kind.CABLE) { // the arms follow the cable, between the legs
-      Vec3 shoulder = new Vec3(shoulderX, shoulderY, 0);
-      Vec3 to =
-          new Vec3(middle - setup.get(PULLEY_BACK), setup.get(PULLEY_HEIGHT), 0)
-              .minus(shoulder)
-              .unit();
-      // in front of the thighs: not further back than the hips
-      Vec3 hands = shoulder.plus(body.armM(), to);
-      if (hands.x() < hip.x() - 0.05) {
-        double dx = shoulderX - (hip.x() - 0.05);
-        return dx < body.armM()
-            ? Optional.of(
-                new Vec3(
-                    hip.x() - 0.05, shoulderY - Math.sqrt(body.armM() * body.armM() - dx * dx), 0))
-            : Optional.empty();
+
+    /** Moment of all that pushes about the point of pressure, over g: zero in balance, kg m. */
+    private double tipping(double shank) {
+      Optional<Vec3[]> leg =
+          LegGeometry.standingLeg(body, foot, shank, setup.rad(KNEE_BEND) - shank);
+      if (leg.isEmpty()) {
+        return Double.NaN;
       }
-      return Optional.of(hands);
+      double own = bodyMoment(leg.get()[0], leg.get()[1]) - body.massKg() * pressureX();
+      Vec3 hip = leg.get()[1];
+      if (kind == Kind.TRACK) { // a bar on the back stays on the track over mid-foot
+        return back(hold).at(body, hip, lean).x() - middle();
+      }
+      if (kind == Kind.CABLE) {
+        Vec3 at = held(hip).orElse(hip);
+        Vec3 pull = cable(at);
+        return own - loadKg * ((at.x() - pressureX()) * pull.y() - at.y() * pull.x());
+      }
+      double x = hold.hangs() ? hangingX(shoulder(hip).x()) : back(hold).at(body, hip, lean).x();
+      return own + loadKg * (x - pressureX());
     }
-    double x = kind == Kind.TRACK ? middle : hangingX(hold, middle, shoulderX, lean, loadKg);
-    double drop = body.hangM() * body.hangM() - (shoulderX - x) * (shoulderX - x);
-    return drop > 0 ? Optional.of(new Vec3(x, shoulderY - Math.sqrt(drop), 0)) : Optional.empty();
+
+    private double bodyMoment(Vec3 knee, Vec3 hip) {
+      return Standing.legMassMoment(body, foot.ankle(), knee, hip, middle())
+          + body.upperMassKg() * (hip.x() + upperCom() * body.trunkM() * Math.sin(lean));
+    }
+
+    private double upperCom() {
+      return hold.hangs() ? Segments.UPPER_COM_HANGING : Segments.UPPER_COM_HANDS_UP;
+    }
+
+    private Vec3 shoulder(Vec3 hip) {
+      return new Vec3(
+          hip.x() + body.trunkM() * Math.sin(lean), hip.y() + body.trunkM() * Math.cos(lean), 0);
+    }
+
+    /** Where the load is; empty where the arms do not reach. */
+    private Optional<Vec3> held(Vec3 hip) {
+      if (!hold.hangs()) {
+        return Optional.of(back(hold).at(body, hip, lean));
+      }
+      Vec3 shoulder = shoulder(hip);
+      if (kind == Kind.CABLE) { // the arms follow the cable, between the legs
+        Vec3 hands = shoulder.plus(body.armM(), pulley().minus(shoulder).unit());
+        // in front of the thighs: not further back than the hips
+        return hands.x() < hip.x() - 0.05
+            ? below(shoulder, hip.x() - 0.05, body.armM())
+            : Optional.of(hands);
+      }
+      return below(shoulder, kind == Kind.TRACK ? middle() : hangingX(shoulder.x()), body.hangM());
+    }
+
+    /** Where an arm of some length ends that hangs to so far ahead. */
+    private static Optional<Vec3> below(Vec3 shoulder, double x, double armM) {
+      double dx = shoulder.x() - x;
+      double drop = armM * armM - dx * dx;
+      return drop > 0
+          ? Optional.of(new Vec3(x, shoulder.y() - Math.sqrt(drop), 0))
+          : Optional.empty();
+    }
+
+    /**
+     * x of what hangs in the hands: over mid-foot or as near to it as the shoulders hold it.
+     * Dumbbells beside the legs hang straight down where the trunk is upright and are held back as
+     * it leans.
+     */
+    private double hangingX(double shoulder) {
+      double back = Math.min(1, lean / HELD_BACK_FROM);
+      double nearest =
+          hold == Hold.BESIDE ? shoulder + back * (middle() - BESIDE_BACK - shoulder) : middle();
+      return loadKg > 0 ? Math.max(nearest, shoulder - SHOULDER_NM / (loadKg * Load.G)) : nearest;
+    }
+
+    private Vec3 pulley() {
+      return new Vec3(middle() - setup.get(PULLEY_BACK), setup.get(PULLEY_HEIGHT), 0);
+    }
+
+    private Vec3 cable(Vec3 at) {
+      return pulley().minus(at).unit();
+    }
+
+    /** Adds the load, what floor and track answer, and the weights of the body. */
+    private void loaded(PostureBuilder builder, Vec3 at) {
+      Vec3 force = Vec3.ZERO;
+      Vec3 perKg = new Vec3(0, -Load.G, 0);
+      if (kind == Kind.CABLE) {
+        perKg = cable(at).times(Load.G);
+        builder.prop("cable", at, pulley());
+      } else if (kind == Kind.TRACK) { // moments about the pressure: the track's push
+        double weight = bodyMoment(builder.knee(), builder.hip()) - body.massKg() * pressureX();
+        force = new Vec3(-weight * Load.G / at.y(), 0, 0);
+        perKg = new Vec3(-(at.x() - pressureX()) * Load.G / at.y(), -Load.G, 0);
+        builder.prop("rail", new Vec3(at.x(), 0, 0), new Vec3(at.x(), 2.1, 0));
+      }
+      Standing.floorForce(
+          builder,
+          new Vec3(0, body.massKg() * Load.G, 0).minus(force).times(0.5),
+          perKg.times(-0.5),
+          setup);
+      builder
+          .legWeights()
+          .upperWeight(upperCom())
+          .load(Load.force(Load.Segment.UPPER, at, force, perKg))
+          .free(Stops.knee(setup.rad(KNEE_BEND)));
+      if (hold.hangs()) {
+        builder.prop("arm", shoulder(builder.hip()), at);
+      }
+    }
   }
 
   private static Standing.LoadPosition back(Hold hold) {
     return hold == Hold.HIGH_BACK ? Standing.LoadPosition.HIGH : Standing.LoadPosition.LOW;
-  }
-
-  /**
-   * x of what hangs in the hands: over mid-foot or as near to it as the shoulders hold it.
-   * Dumbbells beside the legs hang straight down where the trunk is upright and are held back as it
-   * leans.
-   */
-  private static double hangingX(
-      Hold hold, double middle, double shoulder, double lean, double loadKg) {
-    double back = Math.min(1, lean / HELD_BACK_FROM);
-    double nearest =
-        hold == Hold.BESIDE ? shoulder + back * (middle - BESIDE_BACK - shoulder) : middle;
-    return loadKg > 0 ? Math.max(nearest, shoulder - SHOULDER_NM / (loadKg * Load.G)) : nearest;
-  }
-
-  private static Vec3 cable(Setup setup, double middle, Vec3 at) {
-    return new Vec3(middle - setup.get(PULLEY_BACK), setup.get(PULLEY_HEIGHT), 0).minus(at).unit();
   }
 }

@@ -164,13 +164,21 @@ public final class HipMachineFamily implements Family {
         LegGeometry.chain(
             new PostureBuilder(body, phase), body, hip, pitch, flex, abd, rotation, KNEE, 0);
     double momentPerKg = setup.get(PULLEY) * (1 + setup.get(FRICTION)) * Load.G / 2;
-    Vec3 couple =
-        axis.times(
-            abduction
-                ? momentPerKg
-                : -momentPerKg); // the pad of an abduction machine presses the right knee inwards,
-    // which turns it about the upward axis
+    // the pad of an abduction machine presses the right knee inwards, which turns it about the
+    // upward axis
+    Vec3 couple = axis.times(abduction ? momentPerKg : -momentPerKg);
     builder.load(Load.couple(Load.Segment.THIGH, couple)).legWeights();
+    builder.free(
+        FreeContact.stop(
+            "seat under the thigh", Coordinate.HIP_FLEXION, SEAT_NM + onSeatNm(body, pitch)));
+    Vec3 kneeAt = hip.plus(body.thighM(), thigh);
+    builder.pressureAt(kneeAt);
+    machine(builder, body, kneeAt, pitch);
+    return builder.build(HackFamily.LEG_ROWS);
+  }
+
+  /** Moment about the hip with which leg and a trunk that leans ahead weigh on the seat, N m. */
+  private static double onSeatNm(Body body, double pitch) {
     double leg =
         Load.G
             * (body.thighMassKg() * body.thighComFraction() * body.thighM()
@@ -182,22 +190,22 @@ public final class HipMachineFamily implements Family {
             * Segments.UPPER_COM_HANGING
             * body.trunkM()
             * Math.max(0, Math.sin(pitch));
-    builder.free(
-        FreeContact.stop(
-            "seat under the thigh", Coordinate.HIP_FLEXION, SEAT_NM + leg + trunkLeaning));
-    Vec3 kneeAt = hip.plus(body.thighM(), thigh);
-    builder.pressureAt(kneeAt);
+    return leg + trunkLeaning;
+  }
+
+  private static void machine(PostureBuilder builder, Body body, Vec3 kneeAt, double pitch) {
     Vec3 trunk = Vec3.UP.turnedAboutZ(-pitch);
     Vec3 back = trunk.turnedAboutZ(Math.PI / 2);
+    Vec3 seat = new Vec3(0, 0.55, 0);
     builder
         .seen(View.FRONT)
         .prop("pad", new Vec3(0, 0.43, -0.24), new Vec3(0, 0.43, 0.24))
         .prop(
             "pad",
-            new Vec3(0, 0.55, 0).plus(0.12, back).plus(-0.05, trunk),
-            new Vec3(0, 0.55, 0).plus(0.12, back).plus(body.trunkM(), trunk));
-    builder.prop("roller", kneeAt.plus(new Vec3(0, 0.02, 0))).prop("pivot", new Vec3(0, 0.55, 0));
-    return builder.build(HackFamily.LEG_ROWS);
+            seat.plus(0.12, back).plus(-0.05, trunk),
+            seat.plus(0.12, back).plus(body.trunkM(), trunk))
+        .prop("roller", kneeAt.plus(new Vec3(0, 0.02, 0)))
+        .prop("pivot", seat);
   }
 
   /** Internal rotation with which the knee's axis is level, so that the shank hangs. */

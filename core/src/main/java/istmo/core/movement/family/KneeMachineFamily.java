@@ -229,12 +229,20 @@ public final class KneeMachineFamily implements Family {
         .load(
             Load.couple(
                 Load.Segment.SHANK, new Vec3(0, 0, extension ? -momentPerKg : momentPerKg)));
+    machine(builder, body, pitch, hipFlexion, kneeFlexion);
+    return builder.build(EnumSet.of(Coordinate.KNEE_FLEXION));
+  }
+
+  /** Pads, roller and lever, to be drawn. */
+  private void machine(
+      PostureBuilder builder, Body body, double pitch, double hipFlexion, double kneeFlexion) {
     Vec3 thighUp = Vec3.UP.turnedAboutZ(hipFlexion - pitch);
     Vec3 hipAt = new Vec3(0, 0.55, 0);
     Vec3 kneeAt = hipAt.plus(-body.thighM(), thighUp);
     Vec3 shankUp = thighUp.turnedAboutZ(-kneeFlexion);
     Vec3 front = shankUp.turnedAboutZ(-Math.PI / 2);
-    Vec3 roller = kneeAt.plus(-0.88 * body.shankM(), shankUp).plus(extension ? 0.07 : -0.07, front);
+    Vec3 roller =
+        kneeAt.plus(-0.88 * body.shankM(), shankUp).plus(extension() ? 0.07 : -0.07, front);
     Vec3 trunk = Vec3.UP.turnedAboutZ(-pitch);
     if (machine == Machine.LYING_CURL) {
       builder.prop(
@@ -243,12 +251,10 @@ public final class KneeMachineFamily implements Family {
           hipAt.plus(new Vec3(0.05, -0.12, 0)),
           hipAt.plus(new Vec3(body.trunkM() + 0.1, -0.11, 0)));
     } else if (machine == Machine.STANDING_CURL) {
+      double floorY = kneeAt.y() - body.shankM() - body.ankleHeightM();
       builder
           .prop("pad", hipAt.plus(new Vec3(0.11, -0.05, 0)), kneeAt.plus(new Vec3(0.1, 0.08, 0)))
-          .prop(
-              "floor",
-              new Vec3(-0.7, kneeAt.y() - body.shankM() - body.ankleHeightM(), 0),
-              new Vec3(0.7, kneeAt.y() - body.shankM() - body.ankleHeightM(), 0));
+          .prop("floor", new Vec3(-0.7, floorY, 0), new Vec3(0.7, floorY, 0));
     } else {
       Vec3 back = trunk.turnedAboutZ(Math.PI / 2);
       builder.prop(
@@ -259,6 +265,5 @@ public final class KneeMachineFamily implements Family {
           hipAt.plus(0.11, back).plus(body.trunkM() + 0.05, trunk));
     }
     builder.prop("roller", roller).prop("pivot", kneeAt).prop("lever", kneeAt, roller);
-    return builder.build(EnumSet.of(Coordinate.KNEE_FLEXION));
   }
 }

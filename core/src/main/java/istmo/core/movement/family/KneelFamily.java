@@ -192,55 +192,71 @@ public final class KneelFamily implements Family {
             .trunk(lean);
     Weights weights = weights(body, setup, phase, hip, knee, lean);
     if (curl) {
-      Vec3 held = knee.plus(-HELD * body.shankM(), shankUp);
-      // the roller holds the heels square to the shin against all that turns the body about the
-      // knees
-      double own =
-          Load.G
-              * (body.shankMassKg() * body.shankComFraction() * (ankle.x() - knee.x())
-                  + body.footMassKg() * (builder.footCom().x() - knee.x()));
-      double lever = HELD * body.shankM();
-      Vec3 down = shankUp.turnedAboutZ(-Math.PI / 2); // square to the shin, towards the floor
-      double hold = (weights.moment / 2 + own) / lever;
-      double holdPerKg = weights.momentPerKg / 2 / lever;
-      builder
-          .pressureAt(held)
-          .load(Load.force(Load.Segment.SHANK, held, down.times(hold), down.times(holdPerKg)));
-      double all = body.massKg() * Load.G / 2 - weights.help / 2;
-      // the pad under the knees carries the rest; it has no lever about the knees
-      builder.load(
-          Load.force(
-              Load.Segment.SHANK,
-              knee,
-              new Vec3(-down.x() * hold, all - down.y() * hold, 0),
-              new Vec3(-down.x() * holdPerKg, Load.G / 2 - down.y() * holdPerKg, 0)));
-      builder
-          .prop("roller", held.plus(0.06, down.times(-1)))
-          .prop("pad", knee.plus(new Vec3(-0.08, -0.06, 0)), knee.plus(new Vec3(0.08, -0.06, 0)));
-    } else {
-      // all weight stands on the shins where its line meets them
-      double all = body.massKg() * Load.G - weights.help;
-      double own =
-          Load.G
-              * 2
-              * (body.shankMassKg() * body.shankComFraction() * (ankle.x() - knee.x())
-                  + body.footMassKg() * (builder.footCom().x() - knee.x()));
-      double x = (weights.moment + own) / all;
-      if (x < ankle.x() - 0.2) {
-        return new Impossible(Hindrance.TIPS_BACKWARDS);
-      }
-      // the force at zero load stands at x; a load at the chest adds its own at its own place: both
-      // written about the knee
-      builder.pressureAt(new Vec3(x, 0, hipZ));
-      builder.load(
-          Load.force(Load.Segment.SHANK, new Vec3(x, 0, hipZ), new Vec3(0, all / 2, 0), Vec3.ZERO));
-      double loadX = weights.momentPerKg / Load.G;
-      builder.load(
-          Load.force(
-              Load.Segment.SHANK, new Vec3(loadX, 0, hipZ), Vec3.ZERO, new Vec3(0, Load.G / 2, 0)));
+      heldAtTheHeels(builder, body, weights, shankUp);
+    } else if (!onTheShins(builder, body, weights)) {
+      return new Impossible(Hindrance.TIPS_BACKWARDS);
     }
     finish(builder, body, setup, phase, hip, lean);
     return builder.build(KNEELING);
+  }
+
+  /**
+   * The roller holds the heels square to the shin against all that turns the body about the knees;
+   * the pad under the knees carries the rest, and has no lever about them.
+   */
+  private static void heldAtTheHeels(
+      PostureBuilder builder, Body body, Weights weights, Vec3 shankUp) {
+    Vec3 knee = builder.knee();
+    Vec3 held = knee.plus(-HELD * body.shankM(), shankUp);
+    double own = Load.G * shinMoment(builder, body);
+    double lever = HELD * body.shankM();
+    Vec3 down = shankUp.turnedAboutZ(-Math.PI / 2); // square to the shin, towards the floor
+    double hold = (weights.moment / 2 + own) / lever;
+    double holdPerKg = weights.momentPerKg / 2 / lever;
+    double all = body.massKg() * Load.G / 2 - weights.help / 2;
+    builder
+        .pressureAt(held)
+        .load(Load.force(Load.Segment.SHANK, held, down.times(hold), down.times(holdPerKg)))
+        .load(
+            Load.force(
+                Load.Segment.SHANK,
+                knee,
+                new Vec3(-down.x() * hold, all - down.y() * hold, 0),
+                new Vec3(-down.x() * holdPerKg, Load.G / 2 - down.y() * holdPerKg, 0)))
+        .prop("roller", held.plus(0.06, down.times(-1)))
+        .prop("pad", knee.plus(new Vec3(-0.08, -0.06, 0)), knee.plus(new Vec3(0.08, -0.06, 0)));
+  }
+
+  /**
+   * All weight stands on the shins where its line meets them. A load at the chest adds its own
+   * force at its own place: both are written about the knee.
+   *
+   * @return false where the body tips over backwards
+   */
+  private static boolean onTheShins(PostureBuilder builder, Body body, Weights weights) {
+    double z = builder.knee().z();
+    double all = body.massKg() * Load.G - weights.help;
+    double own = Load.G * 2 * shinMoment(builder, body);
+    double x = (weights.moment + own) / all;
+    if (x < builder.ankle().x() - 0.2) {
+      return false;
+    }
+    Vec3 at = new Vec3(x, 0, z);
+    double loadX = weights.momentPerKg / Load.G;
+    builder
+        .pressureAt(at)
+        .load(Load.force(Load.Segment.SHANK, at, new Vec3(0, all / 2, 0), Vec3.ZERO))
+        .load(
+            Load.force(
+                Load.Segment.SHANK, new Vec3(loadX, 0, z), Vec3.ZERO, new Vec3(0, Load.G / 2, 0)));
+    return true;
+  }
+
+  /** Mass moment of one shank and foot about the knee, kg m. */
+  private static double shinMoment(PostureBuilder builder, Body body) {
+    double kneeX = builder.knee().x();
+    return body.shankMassKg() * body.shankComFraction() * (builder.ankle().x() - kneeX)
+        + body.footMassKg() * (builder.footCom().x() - kneeX);
   }
 
   /**

@@ -167,70 +167,56 @@ public final class OneLegHingeFamily implements Family {
   public PostureResult posture(Body body, Setup setup, double phase, double loadKg) {
     double lean = TOP + phase * (setup.rad(HingeFamily.LEAN) - TOP);
     double bend = setup.rad(HingeFamily.KNEE_BEND);
-    boolean stands = setup.choice(OTHER, Other.class) != Other.IN_LINE;
-    double share = stands ? setup.get(REAR_SHARE) : 0;
-    double width = stands ? setup.get(WIDTH) : 0;
-    Hand with = setup.choice(HAND, Hand.class);
-    double hand =
-        switch (with) {
-          case BOTH -> 0;
-          case SAME_SIDE -> SHOULDER * body.statureM();
-          case OTHER_SIDE -> -SHOULDER * body.statureM();
-        };
-    // sideways: everything stands over what the feet carry
-    double all = body.massKg() + loadKg;
-    double footZ = 0;
-    double middle = footZ - share * width - loadKg * hand / all;
-    double hipZ =
-        middle
-            + body.hipHalfDistanceM()
-                * (1 - Standing.alone(share) * setup.get(Parameters.TRUNK_SHIFT));
-    Vec3 ankle = new Vec3(0, body.ankleHeightM(), footZ);
+    Balance balance = new Balance(body, setup, lean, loadKg);
+    double share = balance.share();
+    double square = balance.squareM2();
     double reach = LegGeometry.hipToAnkle(body, bend);
-    double square = reach * reach - (hipZ - footZ) * (hipZ - footZ);
     if (!(square > 0.25 * reach * reach)) {
       return new Impossible(Hindrance.PULLED_OFF_FOOT);
     }
-    double radius = Math.sqrt(square);
-    double frontX = (Segments.MIDDLE_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * body.footM();
-    double pressureX = frontX + setup.get(PRESSURE);
-    double rearX = -setup.get(STRIDE);
     Optional<Double> slope =
-        Roots.between(
-            Math.toRadians(-45),
-            Math.toRadians(30),
-            angle -> {
-              Vec3 hip = hip(ankle, radius, angle, hipZ);
-              Vec3 knee =
-                  LegGeometry.knee(ankle, hip, body, Vec3.FORWARD)
-                      .orElse(ankle.plus(hip).times(0.5));
-              double shoulder = hip.x() + body.trunkM() * Math.sin(lean);
-              return Standing.oneLegMassMoment(body, ankle, knee, hip, frontX)
-                  + otherMoment(body, stands, hip, rearX, lean)
-                  + body.upperMassKg()
-                      * (hip.x() + Segments.UPPER_COM_HANGING * body.trunkM() * Math.sin(lean))
-                  + loadKg * barX(frontX, shoulder, loadKg)
-                  - all * ((1 - share) * pressureX + share * rearX);
-            });
+        Roots.between(Math.toRadians(-45), Math.toRadians(30), balance::tipping);
     if (slope.isEmpty()) {
       return new Impossible(Hindrance.NO_BALANCE_ON_FOOT);
     }
-    Vec3 hip = hip(ankle, radius, slope.get(), hipZ);
+    Vec3 ankle = balance.ankle();
+    Vec3 hip = balance.hip(slope.get());
     Optional<Vec3> knee = LegGeometry.knee(ankle, hip, body, Vec3.FORWARD);
-    double shoulderX = hip.x() + body.trunkM() * Math.sin(lean);
-    double shoulderY = hip.y() + body.trunkM() * Math.cos(lean);
-    double barX = barX(frontX, shoulderX, loadKg);
-    double drop = body.hangM() * body.hangM() - (shoulderX - barX) * (shoulderX - barX);
+    Vec3 shoulder =
+        new Vec3(
+            hip.x() + body.trunkM() * Math.sin(lean), hip.y() + body.trunkM() * Math.cos(lean), 0);
+    double barX = balance.barX(shoulder.x());
+    double drop = body.hangM() * body.hangM() - (shoulder.x() - barX) * (shoulder.x() - barX);
     if (knee.isEmpty() || !(drop > 0)) {
       return new Impossible(Hindrance.WEIGHT_OUT_OF_REACH);
     }
-    Vec3 held = new Vec3(barX, shoulderY - Math.sqrt(drop), 0);
+    Vec3 held = new Vec3(barX, shoulder.y() - Math.sqrt(drop), 0);
     PostureBuilder builder =
         new PostureBuilder(body, phase)
             .foot(ankle, Vec3.FORWARD, Vec3.UP)
             .leg(knee.get(), hip)
             .trunk(lean)
             .pressureAhead(setup.get(PRESSURE));
+    onFeet(builder, body, setup, share);
+    builder
+        .legWeights()
+        .upperWeight(Segments.UPPER_COM_HANGING)
+        .load(Load.force(Load.Segment.UPPER, held, Vec3.ZERO, new Vec3(0, -Load.G, 0)))
+        .free(Stops.knee(bend));
+    otherLeg(builder, body, setup, lean);
+    builder
+        .prop("arm", shoulder, held)
+        .prop(setup.choice(HAND, Hand.class) == Hand.BOTH ? "bar" : "weight", held)
+        .prop("floor", new Vec3(-1.1, 0, 0), new Vec3(0.7, 0, 0));
+    return builder.build(Standing.ALL_ROWS);
+  }
+
+  private static boolean stands(Setup setup) {
+    return setup.choice(OTHER, Other.class) != Other.IN_LINE;
+  }
+
+  /** What the floor does under the standing foot, and what the other foot may answer. */
+  private static void onFeet(PostureBuilder builder, Body body, Setup setup, double share) {
     double own = (1 - share) * body.massKg() * Load.G;
     double perKg = (1 - share) * Load.G;
     builder
@@ -248,53 +234,110 @@ public final class OneLegHingeFamily implements Family {
               REAR_GRIP * share * body.massKg() * Load.G,
               REAR_GRIP * share * Load.G));
     }
-    builder
-        .legWeights()
-        .upperWeight(Segments.UPPER_COM_HANGING)
-        .load(Load.force(Load.Segment.UPPER, held, Vec3.ZERO, new Vec3(0, -Load.G, 0)))
-        .free(Stops.knee(bend));
+  }
+
+  /** The other leg, to be drawn: in line with the trunk, or where it stands. */
+  private static void otherLeg(PostureBuilder builder, Body body, Setup setup, double lean) {
+    Vec3 hip = builder.hip();
+    boolean stands = stands(setup);
+    double rearX = -setup.get(STRIDE);
     Vec3 foot =
         stands
-            ? new Vec3(rearX, setup.get(OTHER) == 2 ? 0.42 : 0.02, 0)
+            ? new Vec3(rearX, setup.choice(OTHER, Other.class) == Other.ON_BENCH ? 0.42 : 0.02, 0)
             : hip.plus(
                 -(body.thighM() + body.shankM()), new Vec3(Math.sin(lean), Math.cos(lean), 0));
-    Vec3 otherKnee =
+    Vec3 knee =
         stands
             ? new Vec3(0.5 * (hip.x() + rearX) + 0.08, 0.5 * (hip.y() + foot.y()), 0)
             : hip.plus(foot).times(0.5);
-    builder
-        .prop("arm", new Vec3(shoulderX, shoulderY, 0), held)
-        .prop(with == Hand.BOTH ? "bar" : "weight", held)
-        .prop("other", hip, otherKnee, foot)
-        .prop("floor", new Vec3(-1.1, 0, 0), new Vec3(0.7, 0, 0));
-    return builder.build(Standing.ALL_ROWS);
+    builder.prop("other", hip, knee, foot);
   }
 
-  private static Vec3 hip(Vec3 ankle, double radius, double slope, double z) {
-    return new Vec3(ankle.x() + radius * Math.sin(slope), ankle.y() + radius * Math.cos(slope), z);
-  }
-
-  /**
-   * Mass moment of the other leg: in line with the trunk behind the hip, or between the hip and
-   * where it stands.
-   */
-  private static double otherMoment(
-      Body body, boolean stands, Vec3 hip, double rearX, double lean) {
-    double back = Math.sin(lean);
-    double thigh = body.thighComFraction() * body.thighM();
-    if (stands) {
-      double m = body.thighMassKg() + body.shankMassKg() + body.footMassKg();
-      return m * (0.6 * hip.x() + 0.4 * rearX);
+  /** One foot, or one and a part of the other, under a trunk that leans with a load. */
+  private record Balance(Body body, Setup setup, double lean, double loadKg) {
+    /** Part of the weight on the other foot. */
+    private double share() {
+      return stands(setup) ? setup.get(REAR_SHARE) : 0;
     }
-    return body.thighMassKg() * (hip.x() - thigh * back)
-        + (body.shankMassKg()
-            * (hip.x() - (body.thighM() + body.shankComFraction() * body.shankM()) * back))
-        + body.footMassKg() * (hip.x() - (body.thighM() + body.shankM()) * back);
-  }
 
-  private static double barX(double middle, double shoulder, double loadKg) {
-    return loadKg > 0
-        ? Math.max(middle, shoulder - HingeFamily.SHOULDER_NM / (loadKg * Load.G))
-        : middle;
+    private double rearX() {
+      return -setup.get(STRIDE);
+    }
+
+    private double frontX() {
+      return (Segments.MIDDLE_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * body.footM();
+    }
+
+    private Vec3 ankle() {
+      return new Vec3(0, body.ankleHeightM(), 0);
+    }
+
+    /** Sideways, everything stands over what the feet carry. */
+    private double hipZ() {
+      double width = stands(setup) ? setup.get(WIDTH) : 0;
+      double hand =
+          switch (setup.choice(HAND, Hand.class)) {
+            case BOTH -> 0;
+            case SAME_SIDE -> SHOULDER * body.statureM();
+            case OTHER_SIDE -> -SHOULDER * body.statureM();
+          };
+      double middle = -share() * width - loadKg * hand / (body.massKg() + loadKg);
+      return middle
+          + body.hipHalfDistanceM()
+              * (1 - Standing.alone(share()) * setup.get(Parameters.TRUNK_SHIFT));
+    }
+
+    /** Square of the distance from ankle to hip seen from the side, m^2. */
+    private double squareM2() {
+      double reach = LegGeometry.hipToAnkle(body, setup.rad(HingeFamily.KNEE_BEND));
+      return reach * reach - hipZ() * hipZ();
+    }
+
+    private Vec3 hip(double slope) {
+      double radius = Math.sqrt(squareM2());
+      Vec3 ankle = ankle();
+      return new Vec3(
+          ankle.x() + radius * Math.sin(slope), ankle.y() + radius * Math.cos(slope), hipZ());
+    }
+
+    /** Mass moment about what the feet carry for a slope of the leg, kg m: 0 in balance. */
+    private double tipping(double slope) {
+      Vec3 ankle = ankle();
+      Vec3 hip = hip(slope);
+      Vec3 knee =
+          LegGeometry.knee(ankle, hip, body, Vec3.FORWARD).orElse(ankle.plus(hip).times(0.5));
+      double shoulder = hip.x() + body.trunkM() * Math.sin(lean);
+      double pressureX = frontX() + setup.get(PRESSURE);
+      return Standing.oneLegMassMoment(body, ankle, knee, hip, frontX())
+          + otherMoment(hip)
+          + body.upperMassKg()
+              * (hip.x() + Segments.UPPER_COM_HANGING * body.trunkM() * Math.sin(lean))
+          + loadKg * barX(shoulder)
+          - (body.massKg() + loadKg) * ((1 - share()) * pressureX + share() * rearX());
+    }
+
+    /**
+     * Mass moment of the other leg: in line with the trunk behind the hip, or between the hip and
+     * where it stands.
+     */
+    private double otherMoment(Vec3 hip) {
+      double back = Math.sin(lean);
+      double thigh = body.thighComFraction() * body.thighM();
+      if (stands(setup)) {
+        double m = body.thighMassKg() + body.shankMassKg() + body.footMassKg();
+        return m * (0.6 * hip.x() + 0.4 * rearX());
+      }
+      return body.thighMassKg() * (hip.x() - thigh * back)
+          + (body.shankMassKg()
+              * (hip.x() - (body.thighM() + body.shankComFraction() * body.shankM()) * back))
+          + body.footMassKg() * (hip.x() - (body.thighM() + body.shankM()) * back);
+    }
+
+    /** Where the weight hangs: over mid-foot or as near to it as the shoulders hold it. */
+    private double barX(double shoulder) {
+      return loadKg > 0
+          ? Math.max(frontX(), shoulder - HingeFamily.SHOULDER_NM / (loadKg * Load.G))
+          : frontX();
+    }
   }
 }

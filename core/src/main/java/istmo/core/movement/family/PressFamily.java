@@ -217,28 +217,8 @@ public final class PressFamily implements Family {
             .leg(knee.get(), hip)
             .trunk(Math.atan2(trunk.x(), trunk.y()))
             .pressureAhead(setup.get(PRESSURE));
-    Vec3 direction = u.times(-1).plus(setup.get(PUSH), v);
-    double perKg =
-        (1 + setup.get(FRICTION))
-            * Load.G
-            * (setup.choice(DRIVE, Drive.class) == Drive.STACK ? 1 : Math.sin(rail))
-            / Parameters.legs(setup);
-    double force = setup.get(SLED_MASS) * perKg;
-    builder.load(
-        Load.force(
-            Load.Segment.FOOT, builder.pressure(), direction.times(force), direction.times(perKg)));
-    builder.free(
-        FreeContact.atFoot(
-            "push along the plate",
-            builder.pressure(),
-            v,
-            Vec3.ZERO,
-            setup.get(PLATE_GRIP) * force,
-            setup.get(PLATE_GRIP) * perKg));
-    builder
-        .footGrip(setup.get(FOOT_SHEAR), setup.get(SPREAD), force, perKg)
-        .legWeights()
-        .free(Stops.knee(kneeFlexion));
+    pushed(builder, setup, u, v);
+    builder.legWeights().free(Stops.knee(kneeFlexion));
     Vec3 plate = new Vec3(builder.pressure().x(), builder.pressure().y(), 0);
     Vec3 plateFoot = plate.plus(-plate.dot(v), v);
     Vec3 behind = new Vec3(trunk.y(), -trunk.x(), 0).times(-0.12);
@@ -246,5 +226,32 @@ public final class PressFamily implements Family {
     builder.prop("rail", u.times(0.35).plus(-0.22, v), u.times(1.35).plus(-0.22, v));
     builder.prop("pad", behind.plus(-0.05, trunk), behind.plus(body.trunkM() + 0.15, trunk));
     return builder.build(HackFamily.LEG_ROWS);
+  }
+
+  /** What the plate does to the foot: along the rail u, along the plate v, and sideways. */
+  private static void pushed(PostureBuilder builder, Setup setup, Vec3 u, Vec3 v) {
+    Vec3 direction = u.times(-1).plus(setup.get(PUSH), v);
+    double perKg =
+        (1 + setup.get(FRICTION))
+            * Load.G
+            * (setup.choice(DRIVE, Drive.class) == Drive.STACK ? 1 : Math.sin(setup.rad(RAIL)))
+            / Parameters.legs(setup);
+    double force = setup.get(SLED_MASS) * perKg;
+    builder
+        .load(
+            Load.force(
+                Load.Segment.FOOT,
+                builder.pressure(),
+                direction.times(force),
+                direction.times(perKg)))
+        .free(
+            FreeContact.atFoot(
+                "push along the plate",
+                builder.pressure(),
+                v,
+                Vec3.ZERO,
+                setup.get(PLATE_GRIP) * force,
+                setup.get(PLATE_GRIP) * perKg))
+        .footGrip(setup.get(FOOT_SHEAR), setup.get(SPREAD), force, perKg);
   }
 }

@@ -229,15 +229,7 @@ public final class SquatFamily implements Family {
     }
     double thigh = setup.rad(TOP) + phase * (bottom - setup.rad(TOP));
     LoadPosition bar = place(setup);
-    double shank =
-        LegGeometry.follow(
-            setup.get(KNEE_TRAVEL)
-                * (1 - width(body, setup.get(STANCE)))
-                * (bar == LoadPosition.LOW ? SHIN_UNDER_LOW_BAR : 1)
-                * (ankleUsed(body.dorsiflexionLimitRad())
-                    + wedgeUsed(body.dorsiflexionLimitRad()) * setup.rad(WEDGE)),
-            thigh,
-            bottom);
+    double shank = LegGeometry.follow(shankRad(body, setup), thigh, bottom);
     LegGeometry.Foot foot =
         LegGeometry.Foot.onFloor(body, setup.get(STANCE), setup.rad(TOE_OUT), setup.rad(WEDGE));
     Optional<Vec3[]> leg = LegGeometry.standingLeg(body, foot, shank, thigh);
@@ -251,23 +243,19 @@ public final class SquatFamily implements Family {
             body,
             (Segments.MIDDLE_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * body.footM()
                 + setup.get(PRESSURE));
-    // balance: sum of m (x - pressure) = 0 with x = hip + up sin(lean) + ahead cos(lean)  ->  a sin
-    // + b cos = c
-    double a =
-        body.upperMassKg() * bar.comFraction() * body.trunkM() + loadKg * bar.along * body.trunkM();
-    double b = loadKg * bar.aheadM;
-    double c =
-        (body.massKg() + loadKg) * pressureX
-            - Standing.legMassMoment(body, foot.ankle(), knee, hip, foot.middleX(body))
-            - (body.upperMassKg() + loadKg) * hip.x();
-    double r = Math.hypot(a, b);
-    if (!byTheHandles && !(Math.abs(c) <= r)) {
-      return cannotBalance();
-    }
     double lean =
         byTheHandles
             ? LegGeometry.follow(setup.rad(LEAN), thigh, bottom)
-            : Math.asin(c / r) - Math.atan2(b, a);
+            : balancedLean(
+                body,
+                bar,
+                loadKg,
+                (body.massKg() + loadKg) * pressureX
+                    - Standing.legMassMoment(body, foot.ankle(), knee, hip, foot.middleX(body))
+                    - (body.upperMassKg() + loadKg) * hip.x());
+    if (Double.isNaN(lean)) {
+      return cannotBalance();
+    }
     if (lean > MOST_LEAN) {
       return cannotBalance();
     }
@@ -282,27 +270,8 @@ public final class SquatFamily implements Family {
             .leg(knee, hip)
             .trunk(lean)
             .pressureAhead(setup.get(PRESSURE));
-    if (byTheHandles) { // level force of the hands from moments about the pressure
-      Vec3 hands =
-          new Vec3(
-              hip.x() + HANDS * body.trunkM() * Math.sin(lean),
-              hip.y() + HANDS * body.trunkM() * Math.cos(lean),
-              0);
-      double weight =
-          Standing.legMassMoment(body, foot.ankle(), knee, hip, foot.middleX(body))
-              + body.upperMassKg() * (hip.x() + bar.comFraction() * body.trunkM() * Math.sin(lean))
-              - body.massKg() * pressureX;
-      Vec3 push = new Vec3(-weight * Load.G / hands.y(), 0, 0);
-      Vec3 pushPerKg =
-          new Vec3(-(bar.at(body, hip, lean).x() - pressureX) * Load.G / hands.y(), 0, 0);
-      Standing.floorForce(
-          builder,
-          new Vec3(0, body.massKg() * Load.G, 0).minus(push).times(0.5),
-          new Vec3(0, Load.G, 0).minus(pushPerKg).times(0.5),
-          setup);
-      builder
-          .load(Load.force(Load.Segment.UPPER, hands, push, pushPerKg))
-          .prop("arm", hands, hands.plus(new Vec3(0.35, 0.02, 0)));
+    if (byTheHandles) {
+      byTheHands(builder, body, setup, foot, lean, pressureX);
     } else {
       Standing.floorForce(builder, body, setup);
     }
@@ -310,15 +279,75 @@ public final class SquatFamily implements Family {
     bar.on(builder, body, hip, lean);
     builder.prop("floor", new Vec3(-0.7, 0, 0), new Vec3(0.7, 0, 0));
     if (setup.get(WEDGE) > 0) {
-      builder.prop(
-          "block",
-          new Vec3(foot.soleX(body, -Segments.ANKLE_FROM_HEEL * body.footM()), 0, 0),
-          new Vec3(foot.soleX(body, 0.4 * body.footM()), 0, 0),
-          foot.ankle()
-              .plus(-body.ankleHeightM(), foot.normal())
-              .plus(-Segments.ANKLE_FROM_HEEL * body.footM(), foot.toe()));
+      wedge(builder, body, foot);
     }
     return builder.build(Standing.ALL_ROWS);
+  }
+
+  /** How far the shank leans at the bottom, rad. */
+  private double shankRad(Body body, Setup setup) {
+    return setup.get(KNEE_TRAVEL)
+        * (1 - width(body, setup.get(STANCE)))
+        * (place(setup) == LoadPosition.LOW ? SHIN_UNDER_LOW_BAR : 1)
+        * (ankleUsed(body.dorsiflexionLimitRad())
+            + wedgeUsed(body.dorsiflexionLimitRad()) * setup.rad(WEDGE));
+  }
+
+  /**
+   * The lean in balance, rad; {@link Double#NaN} where there is none. The sum of m (x - pressure)
+   * is 0 with x = hip + up sin(lean) + ahead cos(lean), so a sin + b cos is what is missing.
+   *
+   * @param missing mass moment that trunk and bar have to give about the hip, kg m
+   */
+  private static double balancedLean(Body body, LoadPosition bar, double loadKg, double missing) {
+    double a =
+        body.upperMassKg() * bar.comFraction() * body.trunkM() + loadKg * bar.along * body.trunkM();
+    double b = loadKg * bar.aheadM;
+    double r = Math.hypot(a, b);
+    return Math.abs(missing) <= r ? Math.asin(missing / r) - Math.atan2(b, a) : Double.NaN;
+  }
+
+  /** Balance by a level force of the hands, from moments about the pressure. */
+  private void byTheHands(
+      PostureBuilder builder,
+      Body body,
+      Setup setup,
+      LegGeometry.Foot foot,
+      double lean,
+      double pressureX) {
+    LoadPosition bar = place(setup);
+    Vec3 knee = builder.knee();
+    Vec3 hip = builder.hip();
+    Vec3 hands =
+        new Vec3(
+            hip.x() + HANDS * body.trunkM() * Math.sin(lean),
+            hip.y() + HANDS * body.trunkM() * Math.cos(lean),
+            0);
+    double weight =
+        Standing.legMassMoment(body, foot.ankle(), knee, hip, foot.middleX(body))
+            + body.upperMassKg() * (hip.x() + bar.comFraction() * body.trunkM() * Math.sin(lean))
+            - body.massKg() * pressureX;
+    Vec3 push = new Vec3(-weight * Load.G / hands.y(), 0, 0);
+    Vec3 pushPerKg =
+        new Vec3(-(bar.at(body, hip, lean).x() - pressureX) * Load.G / hands.y(), 0, 0);
+    Standing.floorForce(
+        builder,
+        new Vec3(0, body.massKg() * Load.G, 0).minus(push).times(0.5),
+        new Vec3(0, Load.G, 0).minus(pushPerKg).times(0.5),
+        setup);
+    builder
+        .load(Load.force(Load.Segment.UPPER, hands, push, pushPerKg))
+        .prop("arm", hands, hands.plus(new Vec3(0.35, 0.02, 0)));
+  }
+
+  private static void wedge(PostureBuilder builder, Body body, LegGeometry.Foot foot) {
+    builder.prop(
+        "block",
+        new Vec3(foot.soleX(body, -Segments.ANKLE_FROM_HEEL * body.footM()), 0, 0),
+        new Vec3(foot.soleX(body, 0.4 * body.footM()), 0, 0),
+        foot.ankle()
+            .plus(-body.ankleHeightM(), foot.normal())
+            .plus(-Segments.ANKLE_FROM_HEEL * body.footM(), foot.toe()));
   }
 
   /**

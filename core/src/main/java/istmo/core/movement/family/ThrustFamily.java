@@ -165,12 +165,7 @@ public final class ThrustFamily implements Family {
         Roots.between(
             Math.toRadians(-70),
             Math.toRadians(50),
-            angle -> {
-              Vec3 hip = hip(arm, edgeY, angle, hipZ);
-              Optional<Vec3> knee = LegGeometry.knee(ankle, hip, body, pole);
-              return knee.map(k -> bend(hip, k, angle) - wanted)
-                  .orElse(hip.minus(ankle).norm() > body.thighM() ? -1.5 : 1.5);
-            });
+            angle -> beyond(wanted, body, ankle, hip(arm, edgeY, angle, hipZ), pole, angle));
     if (slope.isEmpty()) {
       return new Impossible(Hindrance.NO_ROOM_FOR_HIPS);
     }
@@ -192,6 +187,14 @@ public final class ThrustFamily implements Family {
             .trunk(lean)
             .pressureAhead(setup.get(Parameters.PRESSURE));
     carry(builder, body, setup, hip, knee.get(), ankle, lean);
+    blocks(builder, body, setup);
+    return builder.build(ROWS);
+  }
+
+  /** The bench, and what the feet stand on, to be drawn. */
+  private static void blocks(PostureBuilder builder, Body body, Setup setup) {
+    double edge = setup.get(BENCH);
+    Vec3 ankle = builder.ankle();
     builder.prop(
         "block",
         new Vec3(-0.35, 0, 0),
@@ -203,19 +206,24 @@ public final class ThrustFamily implements Family {
           "block",
           ankle.plus(new Vec3(-0.1, -body.ankleHeightM(), 0)),
           ankle.plus(new Vec3(0.3, -body.ankleHeightM(), 0)),
-          new Vec3(ankleX + 0.3, 0, 0),
-          new Vec3(ankleX - 0.1, 0, 0));
+          new Vec3(ankle.x() + 0.3, 0, 0),
+          new Vec3(ankle.x() - 0.1, 0, 0));
     }
-    return builder.build(ROWS);
   }
 
   private static Vec3 hip(double arm, double edge, double slope, double z) {
     return new Vec3(arm * Math.cos(slope), edge + arm * Math.sin(slope), z);
   }
 
-  /** Hip flexion, rad: slope of the thigh from hip to knee against the trunk's line. */
-  private static double bend(Vec3 hip, Vec3 knee, double slope) {
-    return Math.atan2(knee.y() - hip.y(), knee.x() - hip.x()) - slope;
+  /**
+   * How far the hip bends beyond what is wanted, rad: slope of the thigh from hip to knee against
+   * the trunk's line. Where the leg does not reach, far below or above.
+   */
+  private static double beyond(
+      double wanted, Body body, Vec3 ankle, Vec3 hip, Vec3 pole, double slope) {
+    return LegGeometry.knee(ankle, hip, body, pole)
+        .map(knee -> Math.atan2(knee.y() - hip.y(), knee.x() - hip.x()) - slope - wanted)
+        .orElse(hip.minus(ankle).norm() > body.thighM() ? -1.5 : 1.5);
   }
 
   private PostureResult sliding(Body body, Setup setup, double phase) {
