@@ -37,68 +37,75 @@ public record BodyEstimate(Body body, Set<MeasurementKind> measured, List<Beyond
 
   /** The body that intake and readings say, and which of it is measured. */
   public static BodyEstimate of(Intake intake, Readings readings) {
-    Set<MeasurementKind> measured = EnumSet.noneOf(MeasurementKind.class);
-    double stature =
-        take(
-            readings.value(MeasurementKind.STATURE),
-            MeasurementKind.STATURE,
-            measured,
-            intake.statureM());
-    double mass =
-        take(readings.value(MeasurementKind.MASS), MeasurementKind.MASS, measured, intake.massKg());
-    Body base = new Intake(stature, mass, intake.sex(), intake.thigh(), intake.ankle()).body();
-    double thigh =
-        take(readings.value(MeasurementKind.THIGH), MeasurementKind.THIGH, measured, base.thighM());
-    double shank =
-        take(readings.value(MeasurementKind.SHANK), MeasurementKind.SHANK, measured, base.shankM());
+    Known known = new Known(readings, EnumSet.noneOf(MeasurementKind.class));
+    Body base =
+        new Intake(
+                known.value(MeasurementKind.STATURE, intake.statureM()),
+                known.value(MeasurementKind.MASS, intake.massKg()),
+                intake.sex(),
+                intake.thigh(),
+                intake.ankle())
+            .body();
+    double thigh = known.value(MeasurementKind.THIGH, base.thighM());
+    double shank = known.value(MeasurementKind.SHANK, base.shankM());
     // what thigh and shank differ from their estimates, an unmeasured trunk gives or takes: the
     // stature stays
     double trunk =
-        take(
-            readings.value(MeasurementKind.TRUNK),
+        known.value(
             MeasurementKind.TRUNK,
-            measured,
             base.trunkM() - (thigh - base.thighM()) - (shank - base.shankM()));
-    double foot =
-        take(readings.value(MeasurementKind.FOOT), MeasurementKind.FOOT, measured, base.footM());
-    Body body = base.withLengths(thigh, shank, trunk).withFoot(foot);
+    double foot = known.value(MeasurementKind.FOOT, base.footM());
     List<BeyondModel> notes = new ArrayList<>();
-    double ankle = base.dorsiflexionLimitRad();
-    OptionalDouble wall = readings.lesser(MeasurementKind.KNEE_TO_WALL);
-    if (wall.isPresent()) {
+    double ankle = known.ankleRad(base, shank, foot, notes);
+    double hip = known.limitRad(MeasurementKind.HIP_FLEXION, base.hipFlexionLimitRad());
+    double knee = known.limitRad(MeasurementKind.KNEE_FLEXION, base.kneeFlexionLimitRad());
+    double opening = known.limitRad(MeasurementKind.HIP_OPENING, base.hipOpeningLimitRad());
+    double grip = known.lesser(MeasurementKind.GRIP, base.gripKg());
+    Body body =
+        base.withLengths(thigh, shank, trunk)
+            .withFoot(foot)
+            .withLimits(ankle, hip, knee)
+            .withHipOpening(opening)
+            .withGrip(grip);
+    return new BodyEstimate(body, known.measured(), notes);
+  }
+
+  /** Readings where there are some, estimates elsewhere; and which of them were measured. */
+  private record Known(Readings readings, Set<MeasurementKind> measured) {
+    private double value(MeasurementKind kind, double estimate) {
+      return take(readings.value(kind), kind, estimate);
+    }
+
+    private double lesser(MeasurementKind kind, double estimate) {
+      return take(readings.lesser(kind), kind, estimate);
+    }
+
+    private double limitRad(MeasurementKind kind, double estimateRad) {
+      return Math.toRadians(lesser(kind, Math.toDegrees(estimateRad)));
+    }
+
+    /** How far the ankle bends; a note where that is beyond what the model takes. */
+    private double ankleRad(Body base, double shankM, double footM, List<BeyondModel> notes) {
+      OptionalDouble wall = readings.lesser(MeasurementKind.KNEE_TO_WALL);
+      if (wall.isEmpty()) {
+        return base.dorsiflexionLimitRad();
+      }
       measured.add(MeasurementKind.KNEE_TO_WALL);
-      double angleDeg = Math.toDegrees(dorsiflexion(wall.getAsDouble(), shank, foot));
+      double angleDeg = Math.toDegrees(dorsiflexion(wall.getAsDouble(), shankM, footM));
       double used = Body.DORSIFLEXION_DEG.nearest(angleDeg);
       if (used != angleDeg) {
         notes.add(new BeyondModel(angleDeg, used));
       }
-      ankle = Math.toRadians(used);
+      return Math.toRadians(used);
     }
-    double hip =
-        Math.toRadians(
-            take(
-                readings.lesser(MeasurementKind.HIP_FLEXION),
-                MeasurementKind.HIP_FLEXION,
-                measured,
-                Math.toDegrees(base.hipFlexionLimitRad())));
-    double knee =
-        Math.toRadians(
-            take(
-                readings.lesser(MeasurementKind.KNEE_FLEXION),
-                MeasurementKind.KNEE_FLEXION,
-                measured,
-                Math.toDegrees(base.kneeFlexionLimitRad())));
-    double opening =
-        Math.toRadians(
-            take(
-                readings.lesser(MeasurementKind.HIP_OPENING),
-                MeasurementKind.HIP_OPENING,
-                measured,
-                Math.toDegrees(base.hipOpeningLimitRad())));
-    double grip =
-        take(readings.lesser(MeasurementKind.GRIP), MeasurementKind.GRIP, measured, base.gripKg());
-    return new BodyEstimate(
-        body.withLimits(ankle, hip, knee).withHipOpening(opening).withGrip(grip), measured, notes);
+
+    private double take(OptionalDouble reading, MeasurementKind kind, double estimate) {
+      if (reading.isEmpty()) {
+        return estimate;
+      }
+      measured.add(kind);
+      return reading.getAsDouble();
+    }
   }
 
   /**
@@ -108,17 +115,5 @@ public record BodyEstimate(Body body, Set<MeasurementKind> measured, List<Beyond
   public static double dorsiflexion(double toeToWallM, double shankM, double footM) {
     double ahead = toeToWallM + (1 - Segments.ANKLE_FROM_HEEL) * footM - KNEECAP_M;
     return Math.asin(Math.max(-1, Math.min(1, ahead / shankM)));
-  }
-
-  private static double take(
-      OptionalDouble reading,
-      MeasurementKind kind,
-      Set<MeasurementKind> measured,
-      double estimate) {
-    if (reading.isEmpty()) {
-      return estimate;
-    }
-    measured.add(kind);
-    return reading.getAsDouble();
   }
 }

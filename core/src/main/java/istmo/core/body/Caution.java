@@ -9,84 +9,52 @@ public enum Caution {
   RED_FLAG(
       "a red flag",
       true,
-      No.LIMIT,
-      No.LIMIT,
-      1,
-      false,
-      true,
+      CautionLimits.EVERYTHING,
       "Stop: a sign that a licensed clinician should see first. Nothing is proposed until the"
           + " clinician has cleared training.",
       ""),
   KNEE_REPLACEMENT(
       "knee replacement",
       true,
-      90,
-      No.LIMIT,
-      1,
-      false,
-      false,
+      CautionLimits.knee(90),
       "Deep knee bend under load waits for the surgeon's word.",
       "Controlled range, no impact; kneeling as tolerated."),
   HIP_REPLACEMENT(
       "hip replacement",
       true,
-      No.LIMIT,
-      90,
-      1,
-      false,
-      false,
+      CautionLimits.hip(90),
       "Hip bend beyond 90° waits for the surgeon's word: which movements are barred depends on the"
           + " approach.",
       "Mind the movements that the surgeon named."),
   RECENT_SURGERY(
       "recent surgery or injury",
       true,
-      No.LIMIT,
-      No.LIMIT,
-      1,
-      false,
-      true,
+      CautionLimits.EVERYTHING,
       "Nothing is proposed before the clinician in charge has cleared training.",
       "The treating clinician sets the timetable."),
   BACK_CONDITION(
       "known back condition",
       true,
-      No.LIMIT,
-      No.LIMIT,
-      0.4,
-      false,
-      false,
+      CautionLimits.back(0.4),
       "More than two fifths of what the lower back can waits for clearance.",
       "A repeatable, roughly neutral back; no end-range rounding under load."),
   MUSCLE_TEAR(
       "old muscle tear",
       true,
-      No.LIMIT,
-      No.LIMIT,
-      1,
-      false,
-      false,
+      CautionLimits.NONE,
       "What lowers the body by the hamstrings alone waits for clearance.",
       "Begin short of the full stretch and slowly; more range, then more load, and speed last."
           + " Sudden pain: stop."),
   KNEE_LIGAMENT(
       "knee ligament surgery",
       true,
-      No.LIMIT,
-      No.LIMIT,
-      1,
-      false,
-      false,
+      CautionLimits.NONE,
       "Straightening the knee against a machine's lever waits for the surgeon's word.",
       "Controlled range, knee over the toes; no twisting and no jumps before they are allowed."),
   HERNIA(
       "hernia of belly or groin",
       true,
-      No.LIMIT,
-      No.LIMIT,
-      0.4,
-      false,
-      false,
+      CautionLimits.back(0.4),
       "What braces the trunk hard, with more than two fifths of what the lower back can, waits for"
           + " clearance.",
       "No breath-holding and no straining; breathe out on the effort. A lump that grows, hurts or"
@@ -94,11 +62,7 @@ public enum Caution {
   PREGNANCY(
       "pregnancy",
       true,
-      No.LIMIT,
-      No.LIMIT,
-      1,
-      true,
-      false,
+      CautionLimits.FACE_DOWN,
       "Lying face down, and a bar or belt across the hips, are left out.",
       "Moderate effort, no breath-holding, no long work on the back after mid-pregnancy. Bleeding,"
           + " fluid loss, contractions, dizziness, headache, chest or calf pain: stop, and call the"
@@ -106,33 +70,21 @@ public enum Caution {
   HIGH_BLOOD_PRESSURE(
       "high blood pressure",
       true,
-      No.LIMIT,
-      No.LIMIT,
-      1,
-      false,
-      false,
+      CautionLimits.NONE,
       "",
       "No breath-holding and no grinding maxima: heavy leg presses drive the pressure highest."
           + " Breathe out on the effort."),
   YOUTH(
       "growing up",
       false,
-      No.LIMIT,
-      No.LIMIT,
-      1,
-      false,
-      false,
+      CautionLimits.NONE,
       "",
       "Supervised, technique first, no maximal singles. Pain at the bump below the knee or at the"
           + " heel: less load."),
   LAY_OFF(
       "back after a lay-off",
       false,
-      No.LIMIT,
-      No.LIMIT,
-      1,
-      false,
-      false,
+      CautionLimits.NONE,
       "",
       "Begin at about half and add about a tenth a week; soreness is no aim.");
 
@@ -153,41 +105,16 @@ public enum Caution {
 
   private final String label;
   private final boolean asksClearance;
-  private final double kneeLimitDeg;
-  private final double hipLimitDeg;
-  private final double backShare;
-  private final boolean noProne;
-  private final boolean nothing;
+  private final CautionLimits limits;
   private final String reason;
   private final String advice;
 
-  Caution(
-      String label,
-      boolean asksClearance,
-      double kneeLimitDeg,
-      double hipLimitDeg,
-      double backShare,
-      boolean noProne,
-      boolean nothing,
-      String reason,
-      String advice) {
+  Caution(String label, boolean asksClearance, CautionLimits limits, String reason, String advice) {
     this.label = label;
     this.asksClearance = asksClearance;
-    this.kneeLimitDeg = kneeLimitDeg;
-    this.hipLimitDeg = hipLimitDeg;
-    this.backShare = backShare;
-    this.noProne = noProne;
-    this.nothing = nothing;
+    this.limits = limits;
     this.reason = reason;
     this.advice = advice;
-  }
-
-  /**
-   * No limit on an angle. A constant of an enum cannot be used by its own members, so it lives in a
-   * class of its own.
-   */
-  private static final class No {
-    private static final double LIMIT = Double.POSITIVE_INFINITY;
   }
 
   /** Name that the coach ticks. */
@@ -210,23 +137,8 @@ public enum Caution {
     return advice;
   }
 
-  double kneeLimitDeg() {
-    return kneeLimitDeg;
-  }
-
-  double hipLimitDeg() {
-    return hipLimitDeg;
-  }
-
-  double backShare() {
-    return backShare;
-  }
-
-  boolean noProne() {
-    return noProne;
-  }
-
-  boolean nothing() {
-    return nothing;
+  /** What it limits or leaves out. */
+  CautionLimits limits() {
+    return limits;
   }
 }

@@ -67,7 +67,8 @@ public record Cautions(List<Soreness> sores, List<Entry> entries, List<Restricti
     for (Entry entry : entries) {
       if (entry.limits()) {
         allowed =
-            allowed.atMost(entry.caution().kneeLimitDeg(), entry.caution().hipLimitDeg(), any);
+            allowed.atMost(
+                entry.caution().limits().kneeDeg(), entry.caution().limits().hipDeg(), any);
       }
     }
     for (Restriction restriction : restrictions) {
@@ -127,9 +128,9 @@ public record Cautions(List<Soreness> sores, List<Entry> entries, List<Restricti
     for (Entry entry : entries) {
       Caution caution = entry.caution();
       if (entry.limits()
-          && (caution.nothing()
-              || (caution.noProne() && demand.onBelly())
-              || demand.backShare() > caution.backShare())) {
+          && (caution.limits().nothing()
+              || (caution.limits().noProne() && demand.onBelly())
+              || demand.backShare() > caution.limits().backShare())) {
         return Optional.of(new Refusal(false, new CautionFact.RuledOut(caution, caution.reason())));
       }
       if (entry.limits() && demand.waits().containsKey(caution)) {

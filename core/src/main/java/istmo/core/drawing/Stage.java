@@ -28,6 +28,9 @@ public final class Stage {
   private static final double FORCE_LENGTH_M = 0.85;
   private static final double PLATE_RADIUS_M = 0.225;
 
+  /** A force that is none, N. */
+  private static final double NO_FORCE_N = 1e-6;
+
   /** The sole of who stands on a floor, a wedge or a low block is no higher. */
   private static final double HIGHEST_SOLE_M = 0.3;
 
@@ -53,6 +56,20 @@ public final class Stage {
     List<Circle> circles = new ArrayList<>();
     List<Lever> levers = new ArrayList<>();
     Posture.Points points = posture.points();
+    props(posture, lines, circles);
+    View view = given.view();
+    Vec3 hip = given.points().hip();
+    Vec3 betweenHips = new Vec3(hip.x(), hip.y(), 0);
+    Vec3 trunk = view.direction(given.points().shoulder().minus(betweenHips).unit());
+    Vec3 middle = view.place(betweenHips);
+    List<Line> outlines = Silhouette.outlines(body, posture, middle, view);
+    List<Band> muscles = Silhouette.bands(body, posture, middle, view);
+    body(body, posture, trunk, lines, circles);
+    force(posture, loadKg, lines, levers);
+    return new Drawing(lines, circles, levers, outlines, muscles, view);
+  }
+
+  private static void props(Posture posture, List<Line> lines, List<Circle> circles) {
     for (Prop prop : posture.props()) {
       if (prop.kind().equals("bar")) {
         circles.add(new Circle("bar", flat(prop.points().get(0)), PLATE_RADIUS_M));
@@ -71,13 +88,11 @@ public final class Stage {
                 prop.kind().equals("block")));
       }
     }
-    View view = given.view();
-    Vec3 hip = given.points().hip();
-    Vec3 betweenHips = new Vec3(hip.x(), hip.y(), 0);
-    Vec3 trunk = view.direction(given.points().shoulder().minus(betweenHips).unit());
-    Vec3 middle = view.place(betweenHips);
-    List<Line> outlines = Silhouette.outlines(body, posture, middle, view);
-    List<Band> muscles = Silhouette.bands(body, posture, middle, view);
+  }
+
+  private static void body(
+      Body body, Posture posture, Vec3 trunk, List<Line> lines, List<Circle> circles) {
+    Posture.Points points = posture.points();
     lines.add(line("trunk", points.hip(), points.shoulder()));
     lines.add(line("thigh", points.hip(), points.knee()));
     lines.add(line("shank", points.knee(), points.ankle()));
@@ -95,43 +110,24 @@ public final class Stage {
     circles.add(new Circle("joint-hip", flat(points.hip()), 0.022));
     circles.add(new Circle("joint-knee", flat(points.knee()), 0.022));
     circles.add(new Circle("joint-ankle", flat(points.ankle()), 0.018));
+  }
 
-    double[] force = footForce(posture, loadKg);
-    double size = Math.hypot(force[0], force[1]);
-    Vec3 from = points.pressure();
-    Optional<Push> onLeg = size < 1e-6 ? pushOnLeg(posture, loadKg) : Optional.empty();
-    if (onLeg.isPresent()) { // a cable, a weight, a roller or the floor under the shins
-      from = onLeg.get().at();
-      force = new double[] {onLeg.get().force().x(), onLeg.get().force().y()};
-      size = Math.hypot(force[0], force[1]);
+  /** The force line, and its distance from the joints that are carried. */
+  private static void force(Posture posture, double loadKg, List<Line> lines, List<Lever> levers) {
+    View view = posture.view();
+    Optional<Arrow> shown = arrow(posture, loadKg);
+    if (shown.isEmpty()) {
+      return;
     }
-    if (size < 1e-6) { // knee machine: the roller pushes square to the shank
-      Prop roller =
-          posture.props().stream()
-              .filter(prop -> prop.kind().equals("roller"))
-              .findFirst()
-              .orElse(null);
-      if (roller == null) {
-        return new Drawing(lines, circles, levers, outlines, muscles, view);
-      }
-      from = roller.points().get(0);
-      Vec3 shank = points.knee().minus(points.ankle()).unit();
-      boolean bends =
-          posture.loads().stream()
-              .anyMatch(
-                  load ->
-                      (view == View.FRONT ? load.couplePerKg().y() : load.couplePerKg().z()) < 0);
-      Vec3 push = shank.turnedAboutZ(bends ? Math.PI / 2 : -Math.PI / 2);
-      force = new double[] {push.x(), push.y()};
-      size = 1;
-    }
-    Vec3 direction = new Vec3(force[0] / size, force[1] / size, 0);
-    Vec3 start = new Vec3(from.x(), from.y(), 0);
+    Vec3 direction = shown.get().direction();
+    Vec3 start = new Vec3(shown.get().at().x(), shown.get().at().y(), 0);
     lines.add(line("force", start, start.plus(FORCE_LENGTH_M, direction)));
-    if (view == View.FRONT && size == 1) { // the pad turns about an axis across this picture
-      return new Drawing(lines, circles, levers, outlines, muscles, view);
+    if (view == View.FRONT
+        && shown.get().byLever()) { // the pad turns about an axis across this picture
+      return;
     }
     boolean fromTheSide = view == View.RIGHT_SIDE;
+    Posture.Points points = posture.points();
     if (fromTheSide && posture.carried().contains(Coordinate.KNEE_FLEXION)) {
       lever(levers, "knee", points.knee(), start, direction);
     }
@@ -141,7 +137,53 @@ public final class Stage {
     if (fromTheSide && posture.carried().contains(Coordinate.ANKLE_DORSIFLEXION)) {
       lever(levers, "ankle", points.ankle(), start, direction);
     }
-    return new Drawing(lines, circles, levers, outlines, muscles, view);
+  }
+
+  /**
+   * A force to be shown.
+   *
+   * @param byLever whether it is what a machine's lever does, whose couple alone is known
+   */
+  private record Arrow(Vec3 at, Vec3 direction, boolean byLever) {
+    /** Of a force in the picture; empty where there is next to none. */
+    private static Optional<Arrow> of(Push push) {
+      double size = Math.hypot(push.force().x(), push.force().y());
+      return size < NO_FORCE_N
+          ? Optional.empty()
+          : Optional.of(
+              new Arrow(
+                  push.at(), new Vec3(push.force().x() / size, push.force().y() / size, 0), false));
+    }
+  }
+
+  /**
+   * The push of the floor or plate under the foot; else what pushes on the leg: a cable, a weight,
+   * a roller or the floor under the shins; else the roller of a knee machine, square to the shank.
+   */
+  private static Optional<Arrow> arrow(Posture posture, double loadKg) {
+    double[] force = footForce(posture, loadKg);
+    Posture.Points points = posture.points();
+    return Arrow.of(new Push(points.pressure(), new Vec3(force[0], force[1], 0)))
+        .or(() -> pushOnLeg(posture, loadKg).flatMap(Arrow::of))
+        .or(() -> rollerOnShank(posture));
+  }
+
+  private static Optional<Arrow> rollerOnShank(Posture posture) {
+    Posture.Points points = posture.points();
+    boolean front = posture.view() == View.FRONT;
+    boolean bends =
+        posture.loads().stream()
+            .anyMatch(load -> (front ? load.couplePerKg().y() : load.couplePerKg().z()) < 0);
+    Vec3 shank = points.knee().minus(points.ankle()).unit();
+    return posture.props().stream()
+        .filter(prop -> prop.kind().equals("roller"))
+        .findFirst()
+        .map(
+            roller ->
+                new Arrow(
+                    roller.points().get(0),
+                    shank.turnedAboutZ(bends ? Math.PI / 2 : -Math.PI / 2),
+                    true));
   }
 
   /**
@@ -149,20 +191,10 @@ public final class Stage {
    * a plumb line from each knee to the floor. Empty for any other posture.
    */
   public static Optional<Drawing> front(Body body, Setup setup, Posture given) {
-    Posture.Points own = given.points();
-    boolean stands =
-        given.view() == View.RIGHT_SIDE
-            && own.hip().y() > own.ankle().y()
-            && own.shoulder().y() > own.hip().y()
-            && Math.max(own.heel().y(), own.ball().y()) < HIGHEST_SOLE_M;
-    boolean alike =
-        setup.values().containsKey("stance")
-            && setup.values().getOrDefault("legs", 0.0) == 0
-            && given.props().stream()
-                .noneMatch(prop -> ON_ONE_LEG_OR_A_MACHINE.contains(prop.kind()));
-    if (!stands || !alike) {
+    if (!standsOnBothFeet(setup, given)) {
       return Optional.empty();
     }
+    Posture.Points own = given.points();
     Posture posture = seen(given, View.FRONT);
     Posture.Points points = posture.points();
     Vec3 middle = View.FRONT.place(new Vec3(own.hip().x(), own.hip().y(), 0));
@@ -209,6 +241,21 @@ public final class Stage {
             outlines,
             Silhouette.bands(body, posture, middle, View.FRONT),
             View.FRONT));
+  }
+
+  private static boolean standsOnBothFeet(Setup setup, Posture given) {
+    Posture.Points own = given.points();
+    boolean stands =
+        given.view() == View.RIGHT_SIDE
+            && own.hip().y() > own.ankle().y()
+            && own.shoulder().y() > own.hip().y()
+            && Math.max(own.heel().y(), own.ball().y()) < HIGHEST_SOLE_M;
+    boolean alike =
+        setup.values().containsKey("stance")
+            && setup.values().getOrDefault("legs", 0.0) == 0
+            && given.props().stream()
+                .noneMatch(prop -> ON_ONE_LEG_OR_A_MACHINE.contains(prop.kind()));
+    return stands && alike;
   }
 
   /** Both feet from above, or square to the foot plate: x along the feet, y to the right. */

@@ -60,6 +60,15 @@ public record Unknown(
 
   private static List<Unknown> make() {
     List<Unknown> list = new ArrayList<>();
+    muscles(list);
+    arms(list);
+    body(list);
+    TechniqueSpread.all().forEach((parameter, spread) -> technique(list, parameter, spread));
+    return List.copyOf(list);
+  }
+
+  /** How large each muscle is, and how long at zero. */
+  private static void muscles(List<Unknown> list) {
     for (Muscle muscle : Muscles.standard().all()) {
       list.add(
           muscle(
@@ -88,6 +97,10 @@ public record Unknown(
                       1,
                       1)));
     }
+  }
+
+  /** Moment arms of a group about a joint. */
+  private static void arms(List<Unknown> list) {
     arm(list, "quads", Coordinate.KNEE_FLEXION);
     arm(list, "hamstrings", Coordinate.KNEE_FLEXION);
     arm(list, "calves", Coordinate.KNEE_FLEXION);
@@ -98,6 +111,10 @@ public record Unknown(
     arm(list, "glutes", Coordinate.HIP_ABDUCTION);
     arm(list, "adductors", Coordinate.HIP_ABDUCTION);
     arm(list, "calves", Coordinate.ANKLE_DORSIFLEXION);
+  }
+
+  /** The back's strength, lengths that were not measured, and what joints allow. */
+  private static void body(List<Unknown> list) {
     list.add(
         new Unknown(
             "back",
@@ -156,8 +173,6 @@ public record Unknown(
                                     Math.toDegrees(example.body().hipFlexionLimitRad())
                                         + HIP_DEG * z)),
                             example.body().kneeFlexionLimitRad()))));
-    TechniqueSpread.all().forEach((parameter, spread) -> technique(list, parameter, spread));
-    return List.copyOf(list);
   }
 
   private static Unknown muscle(

@@ -15,6 +15,10 @@ import java.util.List;
  */
 final class FreshLimit {
   static final double LOAD_TOLERANCE_KG = 0.02;
+
+  /** Rounds after which the search gives up. */
+  private static final int MOST_ROUNDS = 60;
+
   private static final double FIRST_GUESS_KG = 100;
 
   /** Rounds after which the search halves what is left: one end of the secants can stick. */
@@ -84,47 +88,24 @@ final class FreshLimit {
     if (!family.balances()) {
       return smallest(family, setup, limits, 0, Double.POSITIVE_INFINITY);
     }
-    double ceiling =
-        Double.POSITIVE_INFINITY; // after a first look, only phases near the smallest are followed
-    double low = Double.NaN;
-    double atLow = Double.NaN;
-    double high = Double.NaN;
-    double atHigh = Double.NaN;
-    double x = FIRST_GUESS_KG;
-    double g = x;
-    for (int round = 0; round < 60; round++) {
+    // after a first look, only phases near the smallest are followed
+    double ceiling = Double.POSITIVE_INFINITY;
+    Bracket at = new Bracket();
+    for (int round = 0; round < MOST_ROUNDS; round++) {
+      double g;
       double f;
       try {
-        g = smallest(family, setup, limits, x, ceiling);
-        f = g - x;
+        g = smallest(family, setup, limits, at.x, ceiling);
+        f = g - at.x;
         if (Math.abs(f) < LOAD_TOLERANCE_KG && ceiling < Double.POSITIVE_INFINITY) {
-          g = smallest(family, setup, limits, x, Double.POSITIVE_INFINITY);
-          f = g - x;
+          g = smallest(family, setup, limits, at.x, Double.POSITIVE_INFINITY);
+          f = g - at.x;
         }
       } catch (NoPosture e) {
-        if (!Double.isNaN(high)
-            && !balanceEnds) { // too light for this posture, which a heavier load steadies: the
-          // limit lies above
-          low = x;
-          atLow = x + 1;
-          if (high - low < LOAD_TOLERANCE_KG) {
-            throw e;
-          }
-          x = 0.5 * (low + high);
-          continue;
+        if (withoutPosture(at, e)) {
+          smallest(family, setup, limits, at.low, Double.POSITIVE_INFINITY);
+          return at.low;
         }
-        if (x <= LOAD_TOLERANCE_KG) {
-          throw e;
-        }
-        // too heavy to be balanced: the limit lies below
-        high = x;
-        atHigh = -x;
-        balanceEnds = true;
-        if (!Double.isNaN(low) && high - low < LOAD_TOLERANCE_KG) {
-          smallest(family, setup, limits, low, Double.POSITIVE_INFINITY);
-          return low;
-        }
-        x = Double.isNaN(low) ? (x < 1 ? 0 : x / 2) : 0.5 * (low + high);
         continue;
       }
       if (Math.abs(f) < LOAD_TOLERANCE_KG) {
@@ -133,37 +114,91 @@ final class FreshLimit {
       }
       ceiling = FOLLOWED * Math.max(g, 1);
       if (f > 0) {
-        low = x;
-        atLow = f;
+        at.limitAbove(f);
       } else {
-        high = x;
-        atHigh = f;
+        at.limitBelow(f);
         balanceEnds = false;
       }
-      if (Double.isNaN(high)) {
-        if (x >= StrengthLimit.HIGHEST_KG) {
-          return x;
-        }
-        x = Math.min(StrengthLimit.HIGHEST_KG, x + Math.max(f, 1));
-      } else if (Double.isNaN(low)) {
-        if (x <= LOAD_TOLERANCE_KG) {
-          return Math.min(g, 0);
-        }
-        x = Math.max(LOAD_TOLERANCE_KG, Math.min(g, x / 2));
-      } else {
-        if (high - low < LOAD_TOLERANCE_KG) {
-          smallest(family, setup, limits, low, Double.POSITIVE_INFINITY);
-          return low;
-        }
-        double secant = low + (high - low) * atLow / (atLow - atHigh);
-        double margin = 0.02 * (high - low);
-        x =
-            round > PATIENCE
-                ? 0.5 * (low + high)
-                : Math.max(low + margin, Math.min(high - margin, secant));
+      if (at.closed()) {
+        smallest(family, setup, limits, at.low, Double.POSITIVE_INFINITY);
+        return at.low;
       }
+      if (Double.isNaN(at.high) && at.x >= StrengthLimit.HIGHEST_KG) {
+        return at.x;
+      }
+      if (Double.isNaN(at.low) && at.x <= LOAD_TOLERANCE_KG) {
+        return Math.min(g, 0);
+      }
+      at.move(f, g, round > PATIENCE);
     }
     throw new IllegalStateException("the load at which posture and limit agree was not found");
+  }
+
+  /**
+   * A load at which there is no posture: too light for one that a heavier load steadies, so that
+   * the limit lies above, or too heavy to be balanced, so that it lies below.
+   *
+   * @return true where the limit is enclosed
+   */
+  private boolean withoutPosture(Bracket at, NoPosture e) {
+    if (!Double.isNaN(at.high) && !balanceEnds) {
+      at.limitAbove(at.x + 1);
+      if (at.closed()) {
+        throw e;
+      }
+      at.x = at.middle();
+      return false;
+    }
+    if (at.x <= LOAD_TOLERANCE_KG) {
+      throw e;
+    }
+    at.limitBelow(-at.x);
+    balanceEnds = true;
+    if (at.closed()) {
+      return true;
+    }
+    at.x = Double.isNaN(at.low) ? (at.x < 1 ? 0 : at.x / 2) : at.middle();
+    return false;
+  }
+
+  /** Loads between which the limit lies, with limit less load at each, and the next to try, kg. */
+  private static final class Bracket {
+    private double low = Double.NaN;
+    private double atLow = Double.NaN;
+    private double high = Double.NaN;
+    private double atHigh = Double.NaN;
+    private double x = FIRST_GUESS_KG;
+
+    private void limitAbove(double f) {
+      low = x;
+      atLow = f;
+    }
+
+    private void limitBelow(double f) {
+      high = x;
+      atHigh = f;
+    }
+
+    private boolean closed() {
+      return high - low < LOAD_TOLERANCE_KG;
+    }
+
+    private double middle() {
+      return 0.5 * (low + high);
+    }
+
+    /** The next load after one whose limit is g, f above it. */
+    private void move(double f, double g, boolean halve) {
+      if (Double.isNaN(high)) {
+        x = Math.min(StrengthLimit.HIGHEST_KG, x + Math.max(f, 1));
+      } else if (Double.isNaN(low)) {
+        x = Math.max(LOAD_TOLERANCE_KG, Math.min(g, x / 2));
+      } else {
+        double secant = low + (high - low) * atLow / (atLow - atHigh);
+        double margin = 0.02 * (high - low);
+        x = halve ? middle() : Math.max(low + margin, Math.min(high - margin, secant));
+      }
+    }
   }
 
   /**

@@ -78,26 +78,7 @@ public final class LoadSharing {
    */
   public void solve(double loadKg) {
     int m = eq.rows;
-    for (int r = 0; r < m; r++) {
-      b[r] = eq.b0[r] + loadKg * eq.b1[r];
-    }
-    for (int f = 0; f < eq.free; f++) {
-      bound[eq.muscles + Equilibrium.SOURCES + f] = eq.freeBoundAt(f, loadKg);
-    }
-    bound[eq.muscles + 2] = eq.rotationReserve();
-    Arrays.fill(b, m, ROWS, 0);
-    Arrays.fill(lam, m, ROWS, 0);
-    Arrays.fill(trial, m, ROWS, 0);
-    for (int j = 0; j < eq.columns; j++) {
-      for (int r = 0; r < ROWS; r++) {
-        column[j * ROWS + r] = r < m ? eq.a[r][j] : 0;
-      }
-    }
-    double value = evaluate(lam);
-    if (!Double.isFinite(value)) {
-      reset();
-      value = evaluate(lam);
-    }
+    double value = begin(loadKg);
     double damping = 0;
     for (int rounds = 0; rounds < MOST_ROUNDS; rounds++) {
       double norm = 0;
@@ -140,6 +121,32 @@ public final class LoadSharing {
       value = next;
     }
     throw new IllegalStateException("load sharing did not settle in " + MOST_ROUNDS + " rounds");
+  }
+
+  /** Reads the equilibrium at a load; value of the prices of the last solve. */
+  private double begin(double loadKg) {
+    int m = eq.rows;
+    for (int r = 0; r < m; r++) {
+      b[r] = eq.b0[r] + loadKg * eq.b1[r];
+    }
+    for (int f = 0; f < eq.free; f++) {
+      bound[eq.muscles + Equilibrium.SOURCES + f] = eq.freeBoundAt(f, loadKg);
+    }
+    bound[eq.muscles + 2] = eq.rotationReserve();
+    Arrays.fill(b, m, ROWS, 0);
+    Arrays.fill(lam, m, ROWS, 0);
+    Arrays.fill(trial, m, ROWS, 0);
+    for (int j = 0; j < eq.columns; j++) {
+      for (int r = 0; r < ROWS; r++) {
+        column[j * ROWS + r] = r < m ? eq.a[r][j] : 0;
+      }
+    }
+    double value = evaluate(lam);
+    if (!Double.isFinite(value)) {
+      reset();
+      value = evaluate(lam);
+    }
+    return value;
   }
 
   private double along(double size, int m) {
@@ -227,48 +234,8 @@ public final class LoadSharing {
               + column[base + 3] * l3
               + column[base + 4] * l4
               + column[base + 5] * l5;
-      double xj;
-      double cost;
-      slope[j] = 0;
-      if (j < activations) {
-        double wj = eq.weight[j] * WEIGHT_SCALE;
-        if (g <= 0) {
-          xj = 0;
-          cost = 0;
-        } else { // w (a^2 + eps a) = g
-          double root = Math.sqrt(SMOOTHING * SMOOTHING + 4 * g / wj);
-          xj = 0.5 * (root - SMOOTHING);
-          if (xj >= 1) {
-            xj = 1;
-          } else {
-            slope[j] = 1 / (wj * root);
-          }
-          cost = wj * (xj * xj * xj / 3 + SMOOTHING * xj * xj / 2);
-        }
-      } else { // two-sided or one-sided amount at a quadratic price
-        double limit = bound[j];
-        boolean oneSided =
-            j >= eq.muscles + Equilibrium.SOURCES
-                && eq.freeOneSided[j - eq.muscles - Equilibrium.SOURCES];
-        double wj =
-            (j == eq.muscles + 2 ? eq.weight[j] * WEIGHT_SCALE : CONTACT_WEIGHT) / (limit * limit);
-        if (limit <= 0) {
-          xj = 0;
-          cost = 0;
-        } else {
-          xj = g / wj;
-          double low = oneSided ? 0 : -limit;
-          if (xj > limit) {
-            xj = limit;
-          } else if (xj < low) {
-            xj = low;
-          } else {
-            slope[j] = 1 / wj;
-          }
-          cost = 0.5 * wj * xj * xj;
-        }
-      }
-      x[j] = xj;
+      double cost = j < activations ? activation(j, g) : contact(j, g);
+      double xj = x[j];
       value += g * xj - cost;
       if (xj != 0) {
         for (int r = 0; r < ROWS; r++) {
@@ -277,6 +244,51 @@ public final class LoadSharing {
       }
     }
     return value;
+  }
+
+  /** Answers a price g with an activation: w (a^2 + eps a) = g. Its cost. */
+  private double activation(int j, double g) {
+    slope[j] = 0;
+    if (g <= 0) {
+      x[j] = 0;
+      return 0;
+    }
+    double wj = eq.weight[j] * WEIGHT_SCALE;
+    double root = Math.sqrt(SMOOTHING * SMOOTHING + 4 * g / wj);
+    double a = 0.5 * (root - SMOOTHING);
+    if (a >= 1) {
+      a = 1;
+    } else {
+      slope[j] = 1 / (wj * root);
+    }
+    x[j] = a;
+    return wj * (a * a * a / 3 + SMOOTHING * a * a / 2);
+  }
+
+  /** Answers a price g with a two-sided or one-sided amount at a quadratic price. Its cost. */
+  private double contact(int j, double g) {
+    slope[j] = 0;
+    double limit = bound[j];
+    if (limit <= 0) {
+      x[j] = 0;
+      return 0;
+    }
+    boolean oneSided =
+        j >= eq.muscles + Equilibrium.SOURCES
+            && eq.freeOneSided[j - eq.muscles - Equilibrium.SOURCES];
+    double wj =
+        (j == eq.muscles + 2 ? eq.weight[j] * WEIGHT_SCALE : CONTACT_WEIGHT) / (limit * limit);
+    double amount = g / wj;
+    double low = oneSided ? 0 : -limit;
+    if (amount > limit) {
+      amount = limit;
+    } else if (amount < low) {
+      amount = low;
+    } else {
+      slope[j] = 1 / wj;
+    }
+    x[j] = amount;
+    return 0.5 * wj * amount * amount;
   }
 
   private void buildHessian(int m) {

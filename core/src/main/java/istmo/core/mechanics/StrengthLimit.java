@@ -115,6 +115,17 @@ public final class StrengthLimit {
     int reserve = eq.muscles + 2;
     shift(rows, reserve, eq.rotationReserve(), 0);
     upper[reserve] = 2 * eq.rotationReserve();
+    boundContacts(rows, slack);
+    // W = LOWEST + W'
+    for (int r = 0; r < m; r++) {
+      rhs[r] -= t[r][w] * LOWEST_KG;
+    }
+    upper[w] = HIGHEST_KG - LOWEST_KG;
+    startWithArtificials();
+  }
+
+  /** Bounds of the free contacts, which may grow with W. */
+  private void boundContacts(int rows, int slack) {
     int box = 0;
     for (int f = 0; f < eq.free; f++) {
       int j = eq.muscles + Equilibrium.SOURCES + f;
@@ -135,11 +146,10 @@ public final class StrengthLimit {
         box++;
       }
     }
-    // W = LOWEST + W'
-    for (int r = 0; r < m; r++) {
-      rhs[r] -= t[r][w] * LOWEST_KG;
-    }
-    upper[w] = HIGHEST_KG - LOWEST_KG;
+  }
+
+  /** Each row begins with a variable of its own, which the first phase drives out. */
+  private void startWithArtificials() {
     for (int r = 0; r < m; r++) {
       sign[r] = rhs[r] < 0 ? -1 : 1;
       if (sign[r] < 0) {

@@ -4,6 +4,8 @@ import static istmo.core.movement.SetupParameter.Kind.MACHINE;
 import static istmo.core.movement.SetupParameter.Kind.SETUP;
 import static istmo.core.movement.SetupParameter.Kind.TECHNIQUE;
 
+import istmo.core.quantity.Allowed;
+
 /**
  * Set-up parameters that several families share. Ranges and usual values are common practice unless
  * the note names a source.
@@ -13,26 +15,34 @@ public final class Parameters {
       SetupParameter.of(
           "stance",
           "Stance width",
-          "m",
-          0.10,
-          1.00,
+          new Allowed(0.10, 1.00, "m"),
           0.40,
           0.02,
           SETUP,
           "between the ankle centres");
   public static final SetupParameter TOE_OUT =
       SetupParameter.of(
-          "toeOut", "Toes out", "deg", -10, 50, 20, 5, SETUP, "each foot from straight ahead");
+          "toeOut",
+          "Toes out",
+          new Allowed(-10, 50, "deg"),
+          20,
+          5,
+          SETUP,
+          "each foot from straight ahead");
   public static final SetupParameter WEDGE =
       SetupParameter.of(
-          "wedge", "Heel wedge", "deg", 0, 30, 0, 5, SETUP, "slope under the foot, heel higher");
+          "wedge",
+          "Heel wedge",
+          new Allowed(0, 30, "deg"),
+          0,
+          5,
+          SETUP,
+          "slope under the foot, heel higher");
   public static final SetupParameter KNEE_DEPTH =
       SetupParameter.of(
           "kneeDepth",
           "Knee bend at the bottom",
-          "deg",
-          50,
-          140,
+          new Allowed(50, 140, "deg"),
           110,
           5,
           SETUP,
@@ -41,9 +51,7 @@ public final class Parameters {
       SetupParameter.of(
           "depth",
           "Depth",
-          "deg",
-          45,
-          125,
+          new Allowed(45, 125, "deg"),
           100,
           5,
           SETUP,
@@ -52,9 +60,7 @@ public final class Parameters {
       SetupParameter.of(
               "pressure",
               "Pressure under the foot",
-              "m",
-              -0.06,
-              0.08,
+              new Allowed(-0.06, 0.08, "m"),
               0,
               0.01,
               TECHNIQUE,
@@ -78,9 +84,7 @@ public final class Parameters {
       SetupParameter.of(
               "footShear",
               "Sideways grip of the foot",
-              "",
-              0,
-              0.6,
+              new Allowed(0, 0.6, ""),
               0.35,
               0.05,
               TECHNIQUE,
@@ -98,9 +102,7 @@ public final class Parameters {
       SetupParameter.of(
           "trunkShift",
           "Trunk over the standing foot",
-          "",
-          0,
-          1,
+          new Allowed(0, 1, ""),
           0.1,
           0.1,
           TECHNIQUE,
@@ -114,9 +116,7 @@ public final class Parameters {
       SetupParameter.of(
               "spread",
               "Spread the floor",
-              "",
-              -1,
-              1,
+              new Allowed(-1, 1, ""),
               0,
               0.25,
               TECHNIQUE,
@@ -134,9 +134,7 @@ public final class Parameters {
       SetupParameter.of(
               "plateGrip",
               "Grip along the plate",
-              "",
-              0,
-              0.5,
+              new Allowed(0, 0.5, ""),
               0.25,
               0.05,
               TECHNIQUE,
@@ -147,9 +145,7 @@ public final class Parameters {
       SetupParameter.of(
           "sledMass",
           "Empty sled",
-          "kg",
-          0,
-          120,
+          new Allowed(0, 120, "kg"),
           45,
           5,
           MACHINE,
@@ -163,9 +159,7 @@ public final class Parameters {
       SetupParameter.of(
           "friction",
           "Friction",
-          "",
-          0,
-          0.4,
+          new Allowed(0, 0.4, ""),
           0,
           0.01,
           MACHINE,
@@ -179,7 +173,13 @@ public final class Parameters {
    */
   public static SetupParameter stackLever(String note) {
     return SetupParameter.of(
-        "pulley", "Effective lever of the stack", "m", 0.05, 0.50, 0.20, 0.01, MACHINE, note);
+        "pulley",
+        "Effective lever of the stack",
+        new Allowed(0.05, 0.50, "m"),
+        0.20,
+        0.01,
+        MACHINE,
+        note);
   }
 
   public static final SetupParameter LEGS =

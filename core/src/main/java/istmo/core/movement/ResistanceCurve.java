@@ -62,15 +62,13 @@ public final class ResistanceCurve {
     List<SetupParameter> list = new ArrayList<>();
     for (double at : KNOTS_DEG) {
       list.add(
-          new SetupParameter(
+          SetupParameter.of(
               "curve" + (int) at,
               "Resistance at " + (int) at + "° of knee bend",
-              "",
               FACTOR,
               1,
               0.05,
               SetupParameter.Kind.MACHINE,
-              List.of(),
               "against the machine's mean; measured with a hanging scale"));
     }
     return List.copyOf(list);

@@ -7,7 +7,6 @@ import java.util.List;
  * One thing that can be moved in a set-up.
  *
  * @param id name in set-ups and at the API
- * @param unit m, deg, kg, or "" for a ratio or a choice; values stand in this unit
  * @param usual value when nothing is said
  * @param step a natural step for a person who moves it, same unit
  * @param kind who decides it: the lifter's set-up, the lifter's technique, or the machine
@@ -20,7 +19,6 @@ import java.util.List;
 public record SetupParameter(
     String id,
     String label,
-    String unit,
     Allowed allowed,
     double usual,
     double step,
@@ -35,67 +33,43 @@ public record SetupParameter(
     MACHINE
   }
 
-  /** A parameter that a search moves. */
-  public SetupParameter(
-      String id,
-      String label,
-      String unit,
-      Allowed allowed,
-      double usual,
-      double step,
-      Kind kind,
-      List<String> choices,
-      String note) {
-    this(id, label, unit, allowed, usual, step, kind, choices, note, true);
-  }
-
   public SetupParameter {
     choices = List.copyOf(choices);
     allowed.check(id, usual);
   }
 
-  static SetupParameter of(
-      String id,
-      String label,
-      String unit,
-      double min,
-      double max,
-      double usual,
-      double step,
-      Kind kind,
-      String note) {
-    return new SetupParameter(
-        id, label, unit, new Allowed(min, max, unit), usual, step, kind, List.of(), note);
+  /** A parameter that is set by degrees, and that a search moves. */
+  public static SetupParameter of(
+      String id, String label, Allowed allowed, double usual, double step, Kind kind, String note) {
+    return new SetupParameter(id, label, allowed, usual, step, kind, List.of(), note, true);
   }
 
-  static SetupParameter choice(
+  /** A choice among some: its value is the place among them, from 0. */
+  public static SetupParameter choice(
       String id, String label, double usual, Kind kind, String note, String... choices) {
-    return new SetupParameter(
-        id,
-        label,
-        "",
-        new Allowed(0, choices.length - 1, ""),
-        usual,
-        1,
-        kind,
-        List.of(choices),
-        note);
+    Allowed places = new Allowed(0, choices.length - 1, "");
+    return new SetupParameter(id, label, places, usual, 1, kind, List.of(choices), note, true);
+  }
+
+  /** Unit of the values: m, deg or kg; empty for shares and choices. */
+  public String unit() {
+    return allowed.unit();
   }
 
   /** The same parameter with more said about it. */
   public SetupParameter noted(String more) {
     return new SetupParameter(
-        id, label, unit, allowed, usual, step, kind, choices, note + "; " + more, searched);
+        id, label, allowed, usual, step, kind, choices, note + "; " + more, searched);
   }
 
   /** The same parameter, which no search moves. */
   public SetupParameter notSearched() {
-    return new SetupParameter(id, label, unit, allowed, usual, step, kind, choices, note, false);
+    return new SetupParameter(id, label, allowed, usual, step, kind, choices, note, false);
   }
 
   /** The same parameter with another usual value. */
   public SetupParameter usually(double value) {
-    return new SetupParameter(id, label, unit, allowed, value, step, kind, choices, note, searched);
+    return new SetupParameter(id, label, allowed, value, step, kind, choices, note, searched);
   }
 
   /**
@@ -103,7 +77,7 @@ public record SetupParameter(
    * a hundredth.
    */
   public double shown(double value) {
-    return switch (unit) {
+    return switch (unit()) {
       case "m" -> Math.round(200 * value) / 200.0;
       case "deg" -> Math.rint(value);
       case "kg" -> Math.round(10 * value) / 10.0;

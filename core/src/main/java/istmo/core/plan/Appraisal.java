@@ -155,130 +155,188 @@ final class Appraisal {
 
   /** Points against a choice. */
   static long points(Task task, List<Offer> candidates, Choice choice) {
-    int days = task.frames().size();
-    Targets targets = task.targets();
-    Map<Region, Integer> week = new EnumMap<>(Region.class);
-    List<Map<Region, Integer>> byDay = new ArrayList<>();
-    Map<Function, Integer> functions = new LinkedHashMap<>();
-    targets.functions().keySet().forEach(function -> functions.put(function, 0));
-    Map<String, Integer> daysOfExercise = new HashMap<>();
-    long points = 0;
-    int backOfWeek = 0;
-    for (int d = 0; d < days; d++) {
-      Map<Region, Integer> effective = new EnumMap<>(Region.class);
-      Map<String, Integer> families = new HashMap<>();
-      Set<String> exercises = new TreeSet<>();
-      int all = 0;
-      int thigh = 0;
-      int calf = 0;
-      int back = 0;
-      for (Item item : task.pinned(d)) {
-        Offer offer = task.offers().get(item.candidateId());
-        for (Region region : Region.values()) {
-          effective.merge(region, hardHundredths(item, offer.share(region)), Integer::sum);
-        }
-        for (Function function : targets.functions().keySet()) {
-          functions.merge(
-              function,
-              Targets.trains(offer, function, targets.least().keySet())
-                  ? hardHundredths(item, Coverage.functionShare(offer, function, targets))
-                  : 0,
-              Integer::sum);
-        }
-        all += item.prescription().sets();
-        thigh += offer.trainsThigh() ? item.prescription().sets() : 0;
-        calf += offer.role().isCalf() ? item.prescription().sets() : 0;
-        back += item.prescription().sets() * hundredths(offer.back());
-        families.merge(offer.familyId(), 1, Integer::sum);
-        exercises.add(offer.exerciseId());
+    Week week = new Week(task);
+    for (int d = 0; d < task.frames().size(); d++) {
+      week.add(day(task, candidates, choice, d));
+    }
+    int longest = -100 * LONGEST_S;
+    for (int d = 0; d < task.frames().size(); d++) {
+      longest = Math.max(longest, seconds(task, d, candidates, choice));
+    }
+    return week.points() - Math.floorDiv(-longest, LONGEST_S);
+  }
+
+  private static Day day(Task task, List<Offer> candidates, Choice choice, int d) {
+    Day day = new Day(task);
+    for (Item item : task.pinned(d)) {
+      Offer offer = task.offers().get(item.candidateId());
+      day.add(offer, item.prescription().sets(), share -> hardHundredths(item, share));
+    }
+    choice
+        .sets()
+        .get(d)
+        .forEach(
+            (candidate, sets) -> {
+              Offer offer = candidates.get(candidate);
+              day.add(offer, sets, share -> sets * hundredths(share));
+              day.points +=
+                  EXERCISE
+                      + (long) sets * costOfSet(offer)
+                      + (long) SET_BEYOND * Math.max(0, sets - usualSets(task, offer));
+            });
+    return day;
+  }
+
+  /** How many hundredths of effective sets some sets give for a share. */
+  private interface Effective {
+    int hundredths(double share);
+  }
+
+  /** What one day holds. */
+  private static final class Day {
+    private final Targets targets;
+    private final Map<Region, Integer> effective = new EnumMap<>(Region.class);
+    private final Map<Function, Integer> functions = new LinkedHashMap<>();
+    private final Map<String, Integer> families = new HashMap<>();
+    private final Set<String> exercises = new TreeSet<>();
+    private int sets;
+    private int thigh;
+    private int calf;
+    private int back;
+    private long points;
+
+    private Day(Task task) {
+      targets = task.targets();
+    }
+
+    private void add(Offer offer, int more, Effective of) {
+      for (Region region : Region.values()) {
+        effective.merge(region, of.hundredths(offer.share(region)), Integer::sum);
       }
-      for (Map.Entry<Integer, Integer> entry : choice.sets().get(d).entrySet()) {
-        Offer offer = candidates.get(entry.getKey());
-        int sets = entry.getValue();
-        for (Region region : Region.values()) {
-          effective.merge(region, sets * hundredths(offer.share(region)), Integer::sum);
+      for (Function function : targets.functions().keySet()) {
+        if (Targets.trains(offer, function, targets.least().keySet())) {
+          int trained = of.hundredths(Coverage.functionShare(offer, function, targets));
+          functions.merge(function, trained, Integer::sum);
         }
-        for (Function function : targets.functions().keySet()) {
-          functions.merge(
-              function,
-              Targets.trains(offer, function, targets.least().keySet())
-                  ? sets * hundredths(Coverage.functionShare(offer, function, targets))
-                  : 0,
-              Integer::sum);
-        }
-        all += sets;
-        thigh += offer.trainsThigh() ? sets : 0;
-        calf += offer.role().isCalf() ? sets : 0;
-        back += sets * hundredths(offer.back());
-        families.merge(offer.familyId(), 1, Integer::sum);
-        exercises.add(offer.exerciseId());
-        points +=
-            EXERCISE
-                + (long) sets * costOfSet(offer)
-                + (long) SET_BEYOND * Math.max(0, sets - usualSets(task, offer));
       }
-      exercises.forEach(text -> daysOfExercise.merge(text, 1, Integer::sum));
-      effective.forEach((region, v) -> week.merge(region, v, Integer::sum));
-      byDay.add(effective);
-      points +=
+      sets += more;
+      thigh += offer.trainsThigh() ? more : 0;
+      calf += offer.role().isCalf() ? more : 0;
+      back += more * hundredths(offer.back());
+      families.merge(offer.familyId(), 1, Integer::sum);
+      exercises.add(offer.exerciseId());
+    }
+
+    private long points() {
+      long sum = points;
+      sum +=
           families.values().stream().mapToLong(n -> (long) FAMILY_AGAIN * Math.max(0, n - 1)).sum();
-      points +=
-          (long) SESSION_SET * Math.max(0, all - Coverage.MOST_SETS)
+      sum +=
+          (long) SESSION_SET * Math.max(0, sets - Coverage.MOST_SETS)
               + (long) PART_SET
                   * (Math.max(0, thigh - Coverage.MOST_THIGH_SETS)
                       + Math.max(0, calf - Coverage.MOST_CALF_SETS));
-      points += (long) BACK * Math.max(0, back - hundredths(Coverage.MOST_BACK));
-      backOfWeek += back;
+      sum += (long) BACK * Math.max(0, back - hundredths(Coverage.MOST_BACK));
       for (Region region : targets.asked()) {
-        points +=
+        sum +=
             (long) TOO_MANY_A_DAY
                 * Math.max(0, effective.getOrDefault(region, 0) - hundredths(targets.mostADay()));
       }
+      return sum;
     }
-    for (Region region : targets.asked()) {
-      points +=
-          (long) SHORT
-              * Required.entry(targets.weight(), region)
-              * Math.max(
-                  0,
-                  hundredths(Required.entry(targets.least(), region))
-                      - week.getOrDefault(region, 0));
+  }
+
+  /** What a week holds. */
+  private static final class Week {
+    private final Task task;
+    private final Targets targets;
+    private final List<Day> days = new ArrayList<>();
+    private final Map<Region, Integer> effective = new EnumMap<>(Region.class);
+
+    private Week(Task task) {
+      this.task = task;
+      this.targets = task.targets();
     }
-    for (Region region : Region.values()) {
-      points +=
-          (long) TOO_MANY * Math.max(0, week.getOrDefault(region, 0) - hundredths(targets.most()));
+
+    private void add(Day day) {
+      days.add(day);
+      day.effective.forEach((region, v) -> effective.merge(region, v, Integer::sum));
     }
-    for (Map.Entry<Function, Integer> entry : functions.entrySet()) {
-      points +=
-          (long) FUNCTION_SHORT
-              * Math.max(
-                  0,
-                  hundredths(Required.entry(targets.functions(), entry.getKey()))
-                      - entry.getValue());
+
+    private int of(Region region) {
+      return effective.getOrDefault(region, 0);
     }
-    if (targets.balance()) {
-      long front = group(week, RegionGroup.QUADS);
-      long back = group(week, RegionGroup.HAMSTRINGS);
-      points +=
-          BALANCE_SHORT * Math.max(0, Math.max(balanceLack(front, back), balanceLack(back, front)));
+
+    private long points() {
+      return days.stream().mapToLong(Day::points).sum()
+          + tooLittleOrTooMuch()
+          + functionsShort()
+          + balance()
+          + daysShort()
+          + (long) BACK * Math.max(0, back() - hundredths(Coverage.MOST_BACK_A_WEEK))
+          + (task.varied() ? exercisesAgain() : 0);
     }
-    for (Region region : task.groups().values()) {
-      long trained = byDay.stream().filter(m -> m.getOrDefault(region, 0) >= TRAINED).count();
-      points += DAY_SHORT * Math.max(0, task.timesAWeek() - trained);
+
+    private long tooLittleOrTooMuch() {
+      long sum = 0;
+      for (Region region : targets.asked()) {
+        int least = hundredths(Required.entry(targets.least(), region));
+        sum +=
+            (long) SHORT
+                * Required.entry(targets.weight(), region)
+                * Math.max(0, least - of(region));
+      }
+      for (Region region : Region.values()) {
+        sum += (long) TOO_MANY * Math.max(0, of(region) - hundredths(targets.most()));
+      }
+      return sum;
     }
-    points += (long) BACK * Math.max(0, backOfWeek - hundredths(Coverage.MOST_BACK_A_WEEK));
-    int longest = -100 * LONGEST_S;
-    for (int d = 0; d < days; d++) {
-      longest = Math.max(longest, seconds(task, d, candidates, choice));
+
+    private long functionsShort() {
+      long sum = 0;
+      for (Map.Entry<Function, Double> asked : targets.functions().entrySet()) {
+        int has =
+            days.stream().mapToInt(day -> day.functions.getOrDefault(asked.getKey(), 0)).sum();
+        sum += (long) FUNCTION_SHORT * Math.max(0, hundredths(asked.getValue()) - has);
+      }
+      return sum;
     }
-    points += -Math.floorDiv(-longest, LONGEST_S);
-    if (task.varied()) {
-      points +=
-          daysOfExercise.values().stream()
-              .mapToLong(n -> (long) EXERCISE_AGAIN * Math.max(0, n - 1))
-              .sum();
+
+    private long balance() {
+      if (!targets.balance()) {
+        return 0;
+      }
+      long front = group(RegionGroup.QUADS);
+      long back = group(RegionGroup.HAMSTRINGS);
+      return BALANCE_SHORT
+          * Math.max(0, Math.max(balanceLack(front, back), balanceLack(back, front)));
     }
-    return points;
+
+    private long group(RegionGroup group) {
+      return group.regions().stream().mapToLong(this::of).sum();
+    }
+
+    private long daysShort() {
+      long sum = 0;
+      for (Region region : task.groups().values()) {
+        long trained =
+            days.stream().filter(day -> day.effective.getOrDefault(region, 0) >= TRAINED).count();
+        sum += DAY_SHORT * Math.max(0, task.timesAWeek() - trained);
+      }
+      return sum;
+    }
+
+    private int back() {
+      return days.stream().mapToInt(day -> day.back).sum();
+    }
+
+    private long exercisesAgain() {
+      Map<String, Integer> daysOf = new HashMap<>();
+      days.forEach(day -> day.exercises.forEach(id -> daysOf.merge(id, 1, Integer::sum)));
+      return daysOf.values().stream()
+          .mapToLong(n -> (long) EXERCISE_AGAIN * Math.max(0, n - 1))
+          .sum();
+    }
   }
 
   /**
@@ -293,10 +351,6 @@ final class Appraisal {
 
   /** How many regions the front, and the back, of the thigh have. */
   static final int REGIONS_OF_A_SIDE = 4;
-
-  private static long group(Map<Region, Integer> week, RegionGroup group) {
-    return group.regions().stream().mapToLong(region -> week.getOrDefault(region, 0)).sum();
-  }
 
   static Choice nothing(int days) {
     List<Map<Integer, Integer>> sets = new ArrayList<>();

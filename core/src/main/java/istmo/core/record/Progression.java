@@ -11,6 +11,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 
 /**
  * What comes after the last time: repetitions first, then the smallest step that this equipment has
@@ -119,164 +120,213 @@ public final class Progression {
    */
   public static Next next(
       Series series, Asked asked, Set<Equipment> needs, GymEquipment equipment, LocalDate today) {
-    Optional<Outing> last =
-        series.outings().stream()
-            .filter(outing -> !outing.work().isEmpty())
-            .reduce((first, second) -> second);
-    if (last.isEmpty()) {
-      return new Next(
-          Rule.BEGIN,
-          Optional.empty(),
-          asked.repetitionsLow(),
-          asked.repetitionsHigh(),
-          new NoRecord());
+    return newest(series.outings())
+        .map(last -> new Judged(series, last, asked, needs, equipment).next(today))
+        .orElseGet(
+            () ->
+                new Next(
+                    Rule.BEGIN,
+                    Optional.empty(),
+                    asked.repetitionsLow(),
+                    asked.repetitionsHigh(),
+                    new NoRecord()));
+  }
+
+  private static Optional<Outing> newest(List<Outing> outings) {
+    return outings.stream()
+        .filter(outing -> !outing.work().isEmpty())
+        .reduce((first, second) -> second);
+  }
+
+  private static boolean mostly(List<SetRecord> sets, Predicate<SetRecord> what) {
+    return 2 * sets.stream().filter(what).count() > sets.size();
+  }
+
+  /** The last outing of a series, judged by one rule after the other. */
+  private static final class Judged {
+    private final Series series;
+    private final Outing newest;
+    private final Asked asked;
+    private final Set<Equipment> needs;
+    private final GymEquipment equipment;
+
+    /** Load of the working sets, kg, and what moves besides it. */
+    private final double kg;
+
+    private final double empty;
+
+    /** Sets with that load, and the fewest repetitions in one of them. */
+    private final List<SetRecord> sets;
+
+    private final int least;
+
+    /** That load as it is made here, and the next one below. */
+    private final Loading now;
+
+    private final Optional<Loading> below;
+
+    private Judged(
+        Series series, Outing newest, Asked asked, Set<Equipment> needs, GymEquipment equipment) {
+      this.series = series;
+      this.newest = newest;
+      this.asked = asked;
+      this.needs = needs;
+      this.equipment = equipment;
+      this.kg = newest.workingKg();
+      this.empty = series.emptyKg();
+      this.sets =
+          newest.work().stream().filter(record -> record.done().loadKg() >= kg - 1e-6).toList();
+      this.least =
+          sets.stream().mapToInt(record -> record.done().repetitions()).min().orElseThrow();
+      this.now = Loading.nearest(kg, needs, equipment);
+      this.below = Loading.nextBelow(kg, needs, equipment);
     }
-    Outing newest = last.get();
-    double kg = newest.workingKg();
-    double empty = series.emptyKg();
-    List<SetRecord> sets =
-        newest.work().stream().filter(record -> record.done().loadKg() >= kg - 1e-6).toList();
-    long days = ChronoUnit.DAYS.between(newest.on(), today);
-    if (days > PAUSE_DAYS) {
+
+    private Next next(LocalDate today) {
+      return afterPause(today)
+          .or(this::pain)
+          .or(this::technique)
+          .or(this::allReached)
+          .or(this::tooFewRepetitions)
+          .or(this::tooNearFailure)
+          .orElseGet(this::repetitionsFirst);
+    }
+
+    /** For the repetitions that were asked. */
+    private Next asAsked(Rule rule, Optional<Loading> load, Why why) {
+      return new Next(rule, load, asked.repetitionsLow(), asked.repetitionsHigh(), why);
+    }
+
+    private Optional<Next> afterPause(LocalDate today) {
+      long days = ChronoUnit.DAYS.between(newest.on(), today);
+      if (days <= PAUSE_DAYS) {
+        return Optional.empty();
+      }
       double share = days > LONG_PAUSE_DAYS ? AFTER_LONG_PAUSE : AFTER_PAUSE;
       Loading less = Loading.notAbove(Math.max(0, (kg + empty) * share - empty), needs, equipment);
-      return new Next(
-          Rule.AFTER_PAUSE,
-          Optional.of(less),
-          asked.repetitionsLow(),
-          asked.repetitionsHigh(),
-          new LongPause(days, share));
+      return Optional.of(asAsked(Rule.AFTER_PAUSE, Optional.of(less), new LongPause(days, share)));
     }
-    Optional<Pain> pain = newest.worstPain();
-    Loading now = Loading.nearest(kg, needs, equipment);
-    Optional<Loading> below = Loading.nextBelow(kg, needs, equipment);
-    if (pain.isPresent() && pain.get().level() >= Pain.CHANGE) {
-      boolean stopped = pain.get().level() >= Pain.STOP;
-      return new Next(
-          Rule.PAIN,
-          stopped ? below.or(() -> Optional.of(now)) : Optional.of(now),
-          asked.repetitionsLow(),
-          asked.repetitionsHigh(),
-          new Hurt(pain.get().joint(), pain.get().level()));
+
+    private Optional<Next> pain() {
+      return newest
+          .worstPain()
+          .filter(pain -> pain.level() >= Pain.CHANGE)
+          .map(
+              pain ->
+                  asAsked(
+                      Rule.PAIN,
+                      pain.level() >= Pain.STOP ? less() : Optional.of(now),
+                      new Hurt(pain.joint(), pain.level())));
     }
-    if (mostly(
-        sets,
-        record -> record.range().filter(range -> range == SetRecord.Range.SHORT).isPresent())) {
-      return new Next(
-          Rule.WHOLE_RANGE,
-          below.or(() -> Optional.of(now)),
-          asked.repetitionsLow(),
-          asked.repetitionsHigh(),
-          new ShortRange());
+
+    private Optional<Loading> less() {
+      return below.or(() -> Optional.of(now));
     }
-    if (mostly(sets, record -> record.tempoKept().filter(kept -> !kept).isPresent())) {
-      return new Next(
-          Rule.TEMPO_FIRST,
-          Optional.of(now),
-          asked.repetitionsLow(),
-          asked.repetitionsHigh(),
-          new TempoNotKept());
-    }
-    boolean all =
-        sets.stream()
-            .allMatch(
-                record ->
-                    record.done().repetitions() >= asked.repetitionsHigh()
-                        && record.done().reserve() >= asked.reserve() - RESERVE_TOLERANCE);
-    int least = sets.stream().mapToInt(record -> record.done().repetitions()).min().orElseThrow();
-    if (all) {
-      return atTheTop(asked, sets, kg, empty, least, needs, equipment, now);
-    }
-    if (mostly(sets, record -> record.done().repetitions() < asked.repetitionsLow())) {
-      boolean before =
-          series.outings().stream()
-              .filter(outing -> outing.on().isBefore(newest.on()) && !outing.work().isEmpty())
-              .reduce((first, second) -> second)
-              .filter(
-                  outing ->
-                      outing.workingKg() >= kg - 1e-6
-                          && mostly(
-                              outing.work(),
-                              record -> record.done().repetitions() < asked.repetitionsLow()))
-              .isPresent();
-      if (before && below.isPresent()) {
-        return new Next(
-            Rule.LESS,
-            below,
-            asked.repetitionsLow(),
-            asked.repetitionsHigh(),
-            new TooFewRepetitions(asked.repetitionsLow(), true));
+
+    /** Range before tempo, and both before load. */
+    private Optional<Next> technique() {
+      if (mostly(sets, record -> record.range().equals(Optional.of(SetRecord.Range.SHORT)))) {
+        return Optional.of(asAsked(Rule.WHOLE_RANGE, less(), new ShortRange()));
       }
-      return new Next(
-          Rule.SAME,
-          Optional.of(now),
-          asked.repetitionsLow(),
-          asked.repetitionsHigh(),
-          new TooFewRepetitions(asked.repetitionsLow(), false));
+      if (mostly(sets, record -> record.tempoKept().equals(Optional.of(false)))) {
+        return Optional.of(asAsked(Rule.TEMPO_FIRST, Optional.of(now), new TempoNotKept()));
+      }
+      return Optional.empty();
     }
-    boolean spent =
-        mostly(
-            sets, record -> record.done().reserve() < asked.reserve() - RESERVE_TOLERANCE - 1e-9);
-    if (spent) {
-      return new Next(
-          Rule.SAME,
-          Optional.of(now),
-          Math.max(asked.repetitionsLow(), least),
-          asked.repetitionsHigh(),
-          new TooNearFailure(asked.reserve()));
-    }
-    int aim = Math.min(asked.repetitionsHigh(), Math.max(asked.repetitionsLow(), least + 1));
-    return new Next(
-        Rule.REPETITIONS,
-        Optional.of(now),
-        aim,
-        asked.repetitionsHigh(),
-        new RepetitionsFirst(aim, asked.repetitionsHigh()));
-  }
 
-  private static Next atTheTop(
-      Asked asked,
-      List<SetRecord> sets,
-      double kg,
-      double empty,
-      int least,
-      Set<Equipment> needs,
-      GymEquipment equipment,
-      Loading now) {
-    Optional<Loading> above =
-        kg > 0 || now.kind() != Loading.Kind.BODY
-            ? Loading.nextAbove(kg, needs, equipment)
-            : Optional.empty();
-    if (above.isEmpty()) {
-      int more = least + 1;
-      return new Next(Rule.NO_STEP_LEFT, Optional.of(now), more, more + 2, new HeaviestHere());
+    private Optional<Next> allReached() {
+      boolean all =
+          sets.stream()
+              .allMatch(
+                  record ->
+                      record.done().repetitions() >= asked.repetitionsHigh()
+                          && record.done().reserve() >= asked.reserve() - RESERVE_TOLERANCE);
+      return all ? Optional.of(atTheTop()) : Optional.empty();
     }
-    double toFailure = sets.stream().mapToDouble(SetRecord::toFailure).min().orElseThrow();
-    double then =
-        kg + empty > 0
-            ? OneRepetition.repetitions(kg + empty, toFailure, above.get().kg() + empty)
-                - asked.reserve()
-            : asked.repetitionsLow();
-    boolean beyond = least >= asked.repetitionsHigh() + BEYOND;
-    if (then < asked.repetitionsLow() - RESERVE_TOLERANCE && !beyond) {
-      return new Next(
-          Rule.STEP_TOO_LARGE,
-          Optional.of(now),
-          least + 1,
-          asked.repetitionsHigh() + BEYOND,
-          new NextTooHeavy(above.get().kg(), (int) Math.max(0, Math.floor(then))));
-    }
-    int from = (int) Math.max(1, Math.min(asked.repetitionsHigh(), Math.floor(Math.max(then, 1))));
-    return new Next(
-        Rule.LOAD,
-        above,
-        Math.min(from, asked.repetitionsLow()),
-        asked.repetitionsHigh(),
-        new AllReached(asked.repetitionsHigh(), asked.reserve(), above.get().kg(), from));
-  }
 
-  private static boolean mostly(
-      List<SetRecord> sets, java.util.function.Predicate<SetRecord> what) {
-    return 2 * sets.stream().filter(what).count() > sets.size();
+    private Next atTheTop() {
+      Optional<Loading> above =
+          kg > 0 || now.kind() != Loading.Kind.BODY
+              ? Loading.nextAbove(kg, needs, equipment)
+              : Optional.empty();
+      if (above.isEmpty()) {
+        int more = least + 1;
+        return new Next(Rule.NO_STEP_LEFT, Optional.of(now), more, more + 2, new HeaviestHere());
+      }
+      double toFailure = sets.stream().mapToDouble(SetRecord::toFailure).min().orElseThrow();
+      double then =
+          kg + empty > 0
+              ? OneRepetition.repetitions(kg + empty, toFailure, above.get().kg() + empty)
+                  - asked.reserve()
+              : asked.repetitionsLow();
+      boolean beyond = least >= asked.repetitionsHigh() + BEYOND;
+      if (then < asked.repetitionsLow() - RESERVE_TOLERANCE && !beyond) {
+        return new Next(
+            Rule.STEP_TOO_LARGE,
+            Optional.of(now),
+            least + 1,
+            asked.repetitionsHigh() + BEYOND,
+            new NextTooHeavy(above.get().kg(), (int) Math.max(0, Math.floor(then))));
+      }
+      int from =
+          (int) Math.max(1, Math.min(asked.repetitionsHigh(), Math.floor(Math.max(then, 1))));
+      return new Next(
+          Rule.LOAD,
+          above,
+          Math.min(from, asked.repetitionsLow()),
+          asked.repetitionsHigh(),
+          new AllReached(asked.repetitionsHigh(), asked.reserve(), above.get().kg(), from));
+    }
+
+    /** Once is no reason for less load, twice in a row is. */
+    private Optional<Next> tooFewRepetitions() {
+      if (!mostly(sets, this::tooFew)) {
+        return Optional.empty();
+      }
+      boolean again =
+          below.isPresent()
+              && newest(
+                      series.outings().stream()
+                          .filter(outing -> outing.on().isBefore(newest.on()))
+                          .toList())
+                  .filter(
+                      outing ->
+                          outing.workingKg() >= kg - 1e-6 && mostly(outing.work(), this::tooFew))
+                  .isPresent();
+      return Optional.of(
+          asAsked(
+              again ? Rule.LESS : Rule.SAME,
+              again ? below : Optional.of(now),
+              new TooFewRepetitions(asked.repetitionsLow(), again)));
+    }
+
+    private boolean tooFew(SetRecord record) {
+      return record.done().repetitions() < asked.repetitionsLow();
+    }
+
+    private Optional<Next> tooNearFailure() {
+      boolean spent =
+          mostly(
+              sets, record -> record.done().reserve() < asked.reserve() - RESERVE_TOLERANCE - 1e-9);
+      return spent
+          ? Optional.of(
+              new Next(
+                  Rule.SAME,
+                  Optional.of(now),
+                  Math.max(asked.repetitionsLow(), least),
+                  asked.repetitionsHigh(),
+                  new TooNearFailure(asked.reserve())))
+          : Optional.empty();
+    }
+
+    private Next repetitionsFirst() {
+      int aim = Math.min(asked.repetitionsHigh(), Math.max(asked.repetitionsLow(), least + 1));
+      return new Next(
+          Rule.REPETITIONS,
+          Optional.of(now),
+          aim,
+          asked.repetitionsHigh(),
+          new RepetitionsFirst(aim, asked.repetitionsHigh()));
+    }
   }
 }

@@ -63,56 +63,67 @@ public final class StandInMotion {
   public static List<Sample> samples(
       List<Truth> truth, double high, double fidget, boolean lowFirst, Sensor sensor, long seed) {
     Random random = new Random(seed);
-    List<double[]> moves = new ArrayList<>(); // seconds, to
     double first = truth.isEmpty() ? 0 : truth.get(0).range();
-    double at = lowFirst ? high - first : high;
-    double begun = at;
+    double begun = lowFirst ? high - first : high;
+    List<Move> moves = moves(truth, high, fidget, lowFirst, random);
+    return sampled(moves, begun, first, sensor, random);
+  }
+
+  /** A smooth move that takes so long, to so far. */
+  private record Move(double seconds, double to) {
+    /** Where it is at a share of its time, from {@code from}: smooth at both ends. */
+    private double at(double share, double from) {
+      double s = share * share * share * (10 - 15 * share + 6 * share * share);
+      return from + (to - from) * s;
+    }
+  }
+
+  private static List<Move> moves(
+      List<Truth> truth, double high, double fidget, boolean lowFirst, Random random) {
+    List<Move> moves = new ArrayList<>();
+    double begun = lowFirst && !truth.isEmpty() ? high - truth.get(0).range() : high;
     for (int k = 0; k < 3; k++) {
       moves.add(
-          new double[] {
-            0.5 + 0.3 * random.nextDouble(), begun + fidget * (random.nextDouble() - 0.5)
-          });
+          new Move(0.5 + 0.3 * random.nextDouble(), begun + fidget * (random.nextDouble() - 0.5)));
     }
-    moves.add(new double[] {0.6, begun});
-    moves.add(new double[] {0.8, begun});
+    moves.add(new Move(0.6, begun));
+    moves.add(new Move(0.8, begun));
     for (int k = 0; k < truth.size(); k++) {
       Truth made = truth.get(k);
       if (!lowFirst) {
-        moves.add(new double[] {made.loweringS(), high - made.range()});
-        moves.add(new double[] {made.lowS(), high - made.range()});
+        moves.add(new Move(made.loweringS(), high - made.range()));
+        moves.add(new Move(made.lowS(), high - made.range()));
       }
-      moves.add(new double[] {made.liftingS(), high});
-      moves.add(new double[] {made.topS(), high});
+      moves.add(new Move(made.liftingS(), high));
+      moves.add(new Move(made.topS(), high));
       if (lowFirst) {
-        moves.add(
-            new double[] {
-              made.loweringS(),
-              high - (k + 1 < truth.size() ? truth.get(k + 1).range() : made.range())
-            });
-        moves.add(
-            new double[] {
-              k + 1 < truth.size() ? truth.get(k + 1).lowS() : made.lowS(),
-              high - (k + 1 < truth.size() ? truth.get(k + 1).range() : made.range())
-            });
+        Truth next = k + 1 < truth.size() ? truth.get(k + 1) : made;
+        moves.add(new Move(made.loweringS(), high - next.range()));
+        moves.add(new Move(next.lowS(), high - next.range()));
       }
     }
     double end = lowFirst && !truth.isEmpty() ? high - truth.get(truth.size() - 1).range() : high;
-    moves.add(new double[] {0.8, end});
+    moves.add(new Move(0.8, end));
     for (int k = 0; k < 2; k++) {
-      moves.add(new double[] {0.5, end + fidget * (random.nextDouble() - 0.5)});
+      moves.add(new Move(0.5, end + fidget * (random.nextDouble() - 0.5)));
     }
+    return moves;
+  }
+
+  private static List<Sample> sampled(
+      List<Move> moves, double begun, double spike, Sensor sensor, Random random) {
     List<Sample> samples = new ArrayList<>();
+    double at = begun;
     double now = 0;
     double next = 0;
     double last = -1;
-    for (double[] m : moves) {
-      double until = now + m[0];
+    for (Move move : moves) {
+      double until = now + move.seconds();
       while (next < until) {
-        double share = m[0] > 0 ? (next - now) / m[0] : 1;
-        double s = share * share * share * (10 - 15 * share + 6 * share * share);
-        double x = at + (m[1] - at) * s + sensor.noise() * random.nextGaussian();
+        double share = move.seconds() > 0 ? (next - now) / move.seconds() : 1;
+        double x = move.at(share, at) + sensor.noise() * random.nextGaussian();
         if (random.nextDouble() < sensor.spikes()) {
-          x += (random.nextBoolean() ? 1 : -1) * first;
+          x += (random.nextBoolean() ? 1 : -1) * spike;
         }
         double time = next + sensor.jitterS() * (random.nextDouble() - 0.5);
         if (random.nextDouble() >= sensor.lost() && time > last) {
@@ -122,7 +133,7 @@ public final class StandInMotion {
         next += 1 / sensor.rateHz();
       }
       now = until;
-      at = m[1];
+      at = move.to();
     }
     return samples;
   }

@@ -24,15 +24,13 @@ import java.util.Optional;
  */
 final class AccommodatingResistance implements Family {
   static final SetupParameter EXTRA =
-      new SetupParameter(
+      SetupParameter.of(
               "extraTop",
               "Chains or bands: more at the top",
-              "kg",
               new Allowed(0, 150, "kg"),
               0,
               5,
               SetupParameter.Kind.SETUP,
-              List.of(),
               "what chains or bands add at the top, falling evenly to nothing at the bottom; with"
                   + " reverse bands what they take off at the bottom, and the load is then what is"
                   + " left there")

@@ -25,48 +25,40 @@ import java.util.Set;
  */
 public final class BackExtensionFamily implements Family {
   static final SetupParameter BENCH_ANGLE =
-      new SetupParameter(
+      SetupParameter.of(
           "benchAngle",
           "Legs from level",
-          "deg",
           new Allowed(0, 60, "deg"),
           45,
           5,
           SetupParameter.Kind.MACHINE,
-          List.of(),
           "0 is the level bench, 45 the usual slope; head higher");
   static final SetupParameter LOW =
-      new SetupParameter(
+      SetupParameter.of(
           "low",
           "Hip bend at the bottom",
-          "deg",
           new Allowed(30, 120, "deg"),
           90,
           5,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "hip flexion with the trunk hanging");
   static final SetupParameter HIGH =
-      new SetupParameter(
+      SetupParameter.of(
           "high",
           "Hip bend at the top",
-          "deg",
           new Allowed(-10, 30, "deg"),
           0,
           5,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "0 is one line from head to heel");
   static final SetupParameter PAD =
-      new SetupParameter(
+      SetupParameter.of(
           "pad",
           "Pad below the hips",
-          "m",
           new Allowed(0.02, 0.30, "m"),
           0.08,
           0.02,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "upper edge of the thigh pad from the hip centres, along the thigh");
 
   /** Choices of {@link #BEHIND_HEAD}. */
@@ -76,16 +68,14 @@ public final class BackExtensionFamily implements Family {
   }
 
   static final SetupParameter BEHIND_HEAD =
-      new SetupParameter(
+      SetupParameter.choice(
           "held",
           "Load",
-          "",
-          new Allowed(0, 1, ""),
           0,
-          1,
           SetupParameter.Kind.SETUP,
-          List.of("at the chest", "on the back"),
-          "where the load is held");
+          "where the load is held",
+          "at the chest",
+          "on the back");
 
   private static final Set<Coordinate> ROWS =
       EnumSet.complementOf(EnumSet.of(Coordinate.ANKLE_DORSIFLEXION));

@@ -45,59 +45,49 @@ public final class CalfFamily implements Family {
   }
 
   static final SetupParameter KNEE =
-      new SetupParameter(
+      SetupParameter.of(
           "kneeBend",
           "Knee bend",
-          "deg",
           new Allowed(0, 30, "deg"),
           4,
           2,
           SetupParameter.Kind.TECHNIQUE,
-          List.of(),
           "knee flexion held through the repetition");
   static final SetupParameter LOW =
-      new SetupParameter(
+      SetupParameter.of(
           "stretch",
           "Ankle at the bottom",
-          "deg",
           new Allowed(0, 40, "deg"),
           22,
           2,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "dorsiflexion at the bottom");
   static final SetupParameter HIGH =
-      new SetupParameter(
+      SetupParameter.of(
           "rise",
           "Ankle at the top",
-          "deg",
           new Allowed(0, 50, "deg"),
           35,
           5,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "plantarflexion at the top");
   static final SetupParameter HIP =
-      new SetupParameter(
+      SetupParameter.of(
           "hipBend",
           "Hip bend",
-          "deg",
           new Allowed(40, 110, "deg"),
           80,
           5,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "how far the trunk leans ahead on its support");
   static final SetupParameter HANDS =
-      new SetupParameter(
+      SetupParameter.of(
               "handShare",
               "Trunk on the hands",
-              "",
               new Allowed(0, 1, ""),
               0.5,
               0.1,
               SetupParameter.Kind.TECHNIQUE,
-              List.of(),
               "share of the trunk's weight that the hands carry")
           .notSearched();
 

@@ -30,39 +30,33 @@ import java.util.Optional;
  */
 public final class DeadliftFamily implements Family {
   static final SetupParameter SHIN =
-      new SetupParameter(
+      SetupParameter.of(
           "shin",
           "Shin lean at the floor",
-          "deg",
           new Allowed(0, 30, "deg"),
           12,
           2,
           SetupParameter.Kind.TECHNIQUE,
-          List.of(),
           "shin from the vertical when the bar leaves the floor");
   static final SetupParameter SHOULDERS =
-      new SetupParameter(
+      SetupParameter.of(
           "shoulders",
           "Shoulders in front of the bar",
-          "m",
           new Allowed(0, 0.15, "m"),
           0.10,
           0.01,
           SetupParameter.Kind.TECHNIQUE,
-          List.of(),
           "shoulder joints at the floor; the blades, which coaches look at, are then over the bar");
 
   /** Half of a 450 mm plate (IWF technical rules). */
   static final SetupParameter BAR_HEIGHT =
-      new SetupParameter(
+      SetupParameter.of(
           "barHeight",
           "Bar height at the floor",
-          "m",
           new Allowed(0.10, 0.50, "m"),
           0.225,
           0.025,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "centre of the bar; lower stands for a deficit, higher for blocks");
 
   /**

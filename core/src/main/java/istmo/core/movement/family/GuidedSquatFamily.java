@@ -37,38 +37,32 @@ import java.util.function.DoubleUnaryOperator;
  */
 public final class GuidedSquatFamily implements Family {
   static final SetupParameter FORWARD =
-      new SetupParameter(
+      SetupParameter.of(
           "feetForward",
           "Feet in front of the bar",
-          "m",
           new Allowed(-0.10, 0.50, "m"),
           0.0,
           0.02,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "mid-foot in front of the bar at a height of one metre");
   static final SetupParameter LEAN =
-      new SetupParameter(
+      SetupParameter.of(
           "lean",
           "Trunk lean at the bottom",
-          "deg",
           new Allowed(0, 60, "deg"),
           32,
           5,
           SetupParameter.Kind.TECHNIQUE,
-          List.of(),
           "trunk from the vertical at the bottom");
 
   static final SetupParameter TRACK =
-      new SetupParameter(
+      SetupParameter.of(
           "trackAngle",
           "Track angle",
-          "deg",
           new Allowed(-15, 15, "deg"),
           0,
           1,
           SetupParameter.Kind.MACHINE,
-          List.of(),
           "from the vertical; positive when the bar goes forward as it goes up");
 
   /** Height of the bar at which the feet's place in front of it is measured, m. */

@@ -38,49 +38,41 @@ import java.util.Set;
  */
 public final class HackFamily implements Family {
   static final SetupParameter RAIL =
-      new SetupParameter(
+      SetupParameter.of(
           "railAngle",
           "Rail angle",
-          "deg",
           new Allowed(25, 75, "deg"),
           45,
           5,
           SetupParameter.Kind.MACHINE,
-          List.of(),
           "rail from the horizontal");
   static final SetupParameter PLATE =
-      new SetupParameter(
+      SetupParameter.of(
           "plateAngle",
           "Foot plate angle",
-          "deg",
           new Allowed(0, 60, "deg"),
           25,
           5,
           SetupParameter.Kind.MACHINE,
-          List.of(),
           "foot plate from the horizontal, toes higher");
   static final SetupParameter FORWARD =
-      new SetupParameter(
+      SetupParameter.of(
           "feetForward",
           "Feet in front of the hips",
-          "m",
           new Allowed(-0.10, 0.45, "m"),
           0.16,
           0.02,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "ankles in front of the line on which the hips travel");
 
   static final SetupParameter STOP =
-      new SetupParameter(
+      SetupParameter.of(
           "stop",
           "Hip pad to plate at the stop",
-          "m",
           new Allowed(0, 1.0, "m"),
           0,
           0.02,
           SetupParameter.Kind.MACHINE,
-          List.of(),
           "least distance along the rail between the lower end of the back pad and the foot plate's"
               + " height; 0 for none in the way");
 

@@ -62,75 +62,61 @@ public final class HingeFamily implements Family {
   }
 
   static final SetupParameter KNEE_BEND =
-      new SetupParameter(
+      SetupParameter.of(
           "kneeBend",
           "Knee bend",
-          "deg",
           new Allowed(4, 60, "deg"),
           22,
           2,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "knee flexion held through the repetition");
   static final SetupParameter LEAN =
-      new SetupParameter(
+      SetupParameter.of(
           "lean",
           "Trunk lean at the bottom",
-          "deg",
           new Allowed(30, 95, "deg"),
           72,
           5,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "trunk from the vertical; 90 is level");
   static final SetupParameter HOLD =
-      new SetupParameter(
+      SetupParameter.choice(
           "hold",
           "Load",
-          "",
-          new Allowed(0, 3, ""),
           0,
-          1,
           SetupParameter.Kind.SETUP,
-          List.of(
-              "bar in the hands",
-              "dumbbells beside the legs",
-              "bar high on the back",
-              "bar low on the back"),
-          "where the load is held");
+          "where the load is held",
+          "bar in the hands",
+          "dumbbells beside the legs",
+          "bar high on the back",
+          "bar low on the back");
   static final SetupParameter SHIN =
-      new SetupParameter(
+      SetupParameter.of(
           "shin",
           "Shin lean at the bottom",
-          "deg",
           new Allowed(-20, 20, "deg"),
           -4,
           2,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "shin from the vertical, forward; on a track it can be chosen while the bar hangs; on the"
               + " back the bar on its track settles it");
   static final SetupParameter PULLEY_HEIGHT =
-      new SetupParameter(
+      SetupParameter.of(
           "pulleyHeight",
           "Pulley height",
-          "m",
           new Allowed(0.05, 0.60, "m"),
           0.15,
           0.05,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "pulley behind the heels, above the floor");
   static final SetupParameter PULLEY_BACK =
-      new SetupParameter(
+      SetupParameter.of(
           "pulleyBack",
           "Distance from the pulley",
-          "m",
           new Allowed(0.4, 2.5, "m"),
           1.0,
           0.1,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "pulley behind mid-foot");
 
   /** Moment with which the shoulders can hold the load back, both arms, N m (own estimate). */

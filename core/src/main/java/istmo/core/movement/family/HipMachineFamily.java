@@ -31,37 +31,31 @@ import java.util.Optional;
  */
 public final class HipMachineFamily implements Family {
   static final SetupParameter HIP =
-      new SetupParameter(
+      SetupParameter.of(
           "hipAngle",
           "Hip bend",
-          "deg",
           new Allowed(30, 125, "deg"),
           95,
           5,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "between trunk and thighs: 95 leaning on the back rest, 120 leaning forward by about 30");
   static final SetupParameter NARROW =
-      new SetupParameter(
+      SetupParameter.of(
           "narrow",
           "Knees closed",
-          "deg",
           new Allowed(-10, 30, "deg"),
           5,
           5,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "each thigh from straight ahead where the knees are closest");
   static final SetupParameter WIDE =
-      new SetupParameter(
+      SetupParameter.of(
           "wide",
           "Knees apart",
-          "deg",
           new Allowed(15, 70, "deg"),
           40,
           5,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "each thigh from straight ahead where the knees are furthest apart");
   static final SetupParameter PULLEY =
       Parameters.stackLever("moment about each pad's axis for each newton of half the stack");
@@ -72,15 +66,13 @@ public final class HipMachineFamily implements Family {
   private static final double TOGETHER_LEVER_M = 0.25;
 
   static final SetupParameter TILT =
-      new SetupParameter(
+      SetupParameter.of(
           "tilt",
           "Axis tilt",
-          "deg",
           new Allowed(-20, 45, "deg"),
           0,
           5,
           SetupParameter.Kind.MACHINE,
-          List.of(),
           "pads that go down as they open: their axis leans back by so much");
 
   /**
@@ -162,7 +154,13 @@ public final class HipMachineFamily implements Family {
     double rotation = levelRotation(px, py, flex, abd);
     PostureBuilder builder =
         LegGeometry.chain(
-            new PostureBuilder(body, phase), body, hip, pitch, flex, abd, rotation, KNEE, 0);
+            new PostureBuilder(body, phase),
+            body,
+            hip,
+            pitch,
+            new LegGeometry.HipAngles(flex, abd, rotation),
+            KNEE,
+            0);
     double momentPerKg = setup.get(PULLEY) * (1 + setup.get(FRICTION)) * Load.G / 2;
     // the pad of an abduction machine presses the right knee inwards, which turns it about the
     // upward axis

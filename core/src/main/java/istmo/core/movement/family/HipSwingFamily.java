@@ -47,83 +47,69 @@ public final class HipSwingFamily implements Family {
   }
 
   static final SetupParameter DIRECTION =
-      new SetupParameter(
+      SetupParameter.of(
           "direction",
           "Way the leg goes",
-          "deg",
           new Allowed(-90, 180, "deg"),
           0,
           5,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "seen from above: 0 straight back, 45 out and back, 90 out to the side, 180 to the front,"
               + " -90 across");
   static final SetupParameter FROM =
-      new SetupParameter(
+      SetupParameter.of(
           "from",
           "Leg at the start",
-          "deg",
           new Allowed(-110, 90, "deg"),
           -25,
           5,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "thigh from the trunk's line at the lengthened end, against the way it goes; negative is"
               + " before the line");
   static final SetupParameter TO =
-      new SetupParameter(
+      SetupParameter.of(
           "to",
           "Leg at the end",
-          "deg",
           new Allowed(-20, 110, "deg"),
           20,
           5,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "thigh from the trunk's line at the shortened end");
   static final SetupParameter LEAN =
-      new SetupParameter(
+      SetupParameter.of(
           "lean",
           "Trunk lean",
-          "deg",
           new Allowed(0, 95, "deg"),
           20,
           5,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "trunk from the vertical; 90 on all fours or lying face down");
   static final SetupParameter KNEE =
-      new SetupParameter(
+      SetupParameter.of(
           "kneeBend",
           "Knee bend",
-          "deg",
           new Allowed(0, 110, "deg"),
           5,
           5,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "held through the repetition");
   static final SetupParameter PULLEY_HEIGHT =
-      new SetupParameter(
+      SetupParameter.of(
           "pulleyHeight",
           "Pulley height",
-          "m",
           new Allowed(0, 2.2, "m"),
           0.15,
           0.05,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "above the floor");
   static final SetupParameter PULLEY_AWAY =
-      new SetupParameter(
+      SetupParameter.of(
           "pulleyAway",
           "Distance from the pulley",
-          "m",
           new Allowed(0.3, 2.5, "m"),
           1.0,
           0.1,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "from under the hip, against the way the leg goes");
 
   /** Choices of {@link #CUFF}. */
@@ -138,16 +124,14 @@ public final class HipSwingFamily implements Family {
   }
 
   static final SetupParameter CUFF =
-      new SetupParameter(
+      SetupParameter.choice(
           "cuff",
           "Where it holds",
-          "",
-          new Allowed(0, 1, ""),
           0,
-          1,
           SetupParameter.Kind.SETUP,
-          List.of("at the ankle", "above the knee"),
-          "cuff, or where the weight lies");
+          "cuff, or where the weight lies",
+          "at the ankle",
+          "above the knee");
 
   static final SetupParameter STACK_LEVER =
       Parameters.stackLever("moment about the hip for each newton of the stack");
@@ -225,9 +209,7 @@ public final class HipSwingFamily implements Family {
             body,
             hip,
             lean,
-            hipFlexion,
-            abduction,
-            0,
+            new LegGeometry.HipAngles(hipFlexion, abduction, 0),
             setup.rad(KNEE),
             0);
     Vec3 knee = builder.knee();

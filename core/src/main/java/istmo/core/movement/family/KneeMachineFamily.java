@@ -58,15 +58,13 @@ public final class KneeMachineFamily implements Family {
   private static final double CURL_LEVER_M = 0.28;
 
   static final SetupParameter MOST_BEND =
-      new SetupParameter(
+      SetupParameter.of(
           "mostBend",
           "Most bend that the machine gives",
-          "deg",
           new Allowed(60, 140, "deg"),
           130,
           5,
           SetupParameter.Kind.MACHINE,
-          List.of(),
           "knee bend at which the roller meets its stop, or the furthest setting of the lever");
 
   private final Machine machine;
@@ -80,39 +78,33 @@ public final class KneeMachineFamily implements Family {
     boolean extension = extension();
     boolean lying = machine == Machine.LYING_CURL || machine == Machine.STANDING_CURL;
     this.hip =
-        new SetupParameter(
+        SetupParameter.of(
             "hipAngle",
             machine == Machine.LYING_CURL
                 ? "Hip bend on the bench"
                 : lying ? "Hip bend, leaning on the pad" : "Seat-back (hip bend)",
-            "deg",
             lying ? new Allowed(0, 45, "deg") : new Allowed(20, 110, "deg"),
             lying ? 15 : 85,
             5,
             SetupParameter.Kind.SETUP,
-            List.of(),
             "hip flexion; smaller is leaned back");
     this.bent =
-        new SetupParameter(
+        SetupParameter.of(
             "kneeBent",
             "Most knee bend",
-            "deg",
             new Allowed(60, 130, "deg"),
             extension ? 105 : 115,
             5,
             SetupParameter.Kind.SETUP,
-            List.of(),
             "knee flexion at the bent end");
     this.straight =
-        new SetupParameter(
+        SetupParameter.of(
             "kneeStraight",
             "Least knee bend",
-            "deg",
             new Allowed(0, 70, "deg"),
             8,
             5,
             SetupParameter.Kind.SETUP,
-            List.of(),
             "knee flexion at the straight end");
   }
 

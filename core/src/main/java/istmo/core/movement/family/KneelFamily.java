@@ -41,62 +41,52 @@ public final class KneelFamily implements Family {
   }
 
   static final SetupParameter HIP =
-      new SetupParameter(
+      SetupParameter.of(
           "hipBend",
           "Hip bend held",
-          "deg",
           new Allowed(-10, 90, "deg"),
           5,
           5,
           SetupParameter.Kind.TECHNIQUE,
-          List.of(),
           "hip flexion held through the repetition; bent hips shorten the lever and lose the"
               + " point");
   static final SetupParameter LOW =
-      new SetupParameter(
+      SetupParameter.of(
           "low",
           "Body from upright at the bottom",
-          "deg",
           new Allowed(15, 95, "deg"),
           80,
           5,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "thighs from the vertical at the bottom; 90 is level");
   static final SetupParameter HELP =
-      new SetupParameter(
+      SetupParameter.of(
               "help",
               "Help of the hands at the bottom",
-              "kg",
               new Allowed(0, 60, "kg"),
               0,
               2,
               SetupParameter.Kind.SETUP,
-              List.of(),
               "what the hands push up from a box or pull on a post with, growing from nothing at"
                   + " the top; a higher box helps more")
           .notSearched();
   static final SetupParameter SHIN_SLOPE =
-      new SetupParameter(
+      SetupParameter.of(
           "shinSlope",
           "Shins above level",
-          "deg",
           new Allowed(-10, 30, "deg"),
           0,
           5,
           SetupParameter.Kind.MACHINE,
-          List.of(),
           "slope of the shins, knees higher");
   static final SetupParameter KNEE_DEPTH =
-      new SetupParameter(
+      SetupParameter.of(
           "kneeDepth",
           "Knee bend at the bottom",
-          "deg",
           new Allowed(60, 145, "deg"),
           125,
           5,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "knee flexion at the deepest point");
 
   /** Where the load is held: along the trunk and in front of it. */

@@ -62,19 +62,24 @@ final class LegGeometry {
   }
 
   /**
-   * The same in space: hip abduction and internal rotation too, rad, in the sequence of {@link
-   * istmo.core.anatomy.Coordinate}.
+   * Angles of the hip, rad, turned in the sequence of {@link istmo.core.anatomy.Coordinate}.
+   *
+   * @param rotation internal rotation
    */
+  record HipAngles(double flexion, double abduction, double rotation) {}
+
+  /** The same in space: hip abduction and internal rotation too. */
   static PostureBuilder chain(
       PostureBuilder builder,
       Body body,
       Vec3 hip,
       double pelvisPitch,
-      double hipFlexion,
-      double abduction,
-      double rotation,
+      HipAngles hipAngles,
       double kneeFlexion,
       double dorsiflexion) {
+    double hipFlexion = hipAngles.flexion();
+    double abduction = hipAngles.abduction();
+    double rotation = hipAngles.rotation();
     Vec3 px = Vec3.FORWARD.turnedAboutZ(-pelvisPitch);
     Vec3 py = Vec3.UP.turnedAboutZ(-pelvisPitch);
     Vec3 thighUp = inPelvis(px, py, 0, Math.cos(abduction), -Math.sin(abduction), hipFlexion);

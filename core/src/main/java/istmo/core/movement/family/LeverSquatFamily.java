@@ -42,15 +42,13 @@ public final class LeverSquatFamily implements Family {
   private static final SetupParameter DEPTH = KNEE_DEPTH.usually(100);
 
   static final SetupParameter UP =
-      new SetupParameter(
+      SetupParameter.of(
           "feetUp",
           "Feet up the plate",
-          "m",
           new Allowed(-0.30, 0.40, "m"),
           0.12,
           0.02,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "mid-foot in front of the middle of the foot plate, along it");
   static final SetupParameter PIVOT_BEHIND =
       place(
@@ -81,15 +79,13 @@ public final class LeverSquatFamily implements Family {
           1.4,
           "height of the pads' underside, lever on its catch");
   static final SetupParameter PAD_LEAN =
-      new SetupParameter(
+      SetupParameter.of(
           "padLean",
           "Back pad from the vertical",
-          "deg",
           new Allowed(-20, 70, "deg"),
           25,
           5,
           SetupParameter.Kind.MACHINE,
-          List.of(),
           "lever on its catch; positive when the top leans back, away from the feet");
   static final SetupParameter PIN_BEHIND =
       place(
@@ -106,26 +102,22 @@ public final class LeverSquatFamily implements Family {
           1.1,
           "height of the pin that takes the plates, lever on its catch");
   static final SetupParameter EMPTY =
-      new SetupParameter(
+      SetupParameter.of(
           "emptyAtPads",
           "Empty lever at the pads",
-          "kg",
           new Allowed(0, 100, "kg"),
           20,
           5,
           SetupParameter.Kind.MACHINE,
-          List.of(),
           "what the lever with its counterweight weighs at the shoulder pads, no plates on");
   static final SetupParameter STOP =
-      new SetupParameter(
+      SetupParameter.of(
           "stop",
           "Shoulder pads above the plate at the stop",
-          "m",
           new Allowed(0, 1.5, "m"),
           0,
           0.02,
           SetupParameter.Kind.MACHINE,
-          List.of(),
           "height of the pads' underside above the middle of the foot plate; 0 for none in the"
               + " way");
 
@@ -251,8 +243,7 @@ public final class LeverSquatFamily implements Family {
 
   private static SetupParameter place(
       String id, String label, Allowed allowed, double usual, String note) {
-    return new SetupParameter(
-        id, label, "m", allowed, usual, 0.02, SetupParameter.Kind.MACHINE, List.of(), note);
+    return SetupParameter.of(id, label, allowed, usual, 0.02, SetupParameter.Kind.MACHINE, note);
   }
 
   private static Vec3 flat(Vec3 at) {

@@ -30,16 +30,15 @@ import java.util.Optional;
  */
 public final class OneLegHingeFamily implements Family {
   static final SetupParameter OTHER =
-      new SetupParameter(
+      SetupParameter.choice(
           "rear",
           "Other leg",
-          "",
-          new Allowed(0, 2, ""),
           0,
-          1,
           SetupParameter.Kind.SETUP,
-          List.of("goes back in line", "on its toes behind", "on a bench behind"),
-          "what the other leg does");
+          "what the other leg does",
+          "goes back in line",
+          "on its toes behind",
+          "on a bench behind");
 
   /** Choices of {@link #OTHER}: where the other leg is. */
   private enum Other {
@@ -56,49 +55,42 @@ public final class OneLegHingeFamily implements Family {
   }
 
   static final SetupParameter HAND =
-      new SetupParameter(
+      SetupParameter.choice(
           "hand",
           "Weight in",
-          "",
-          new Allowed(0, 2, ""),
           0,
-          1,
           SetupParameter.Kind.SETUP,
-          List.of("both hands", "the hand of the standing leg", "the other hand"),
-          "which hand holds the weight");
+          "which hand holds the weight",
+          "both hands",
+          "the hand of the standing leg",
+          "the other hand");
   static final SetupParameter REAR_SHARE =
-      new SetupParameter(
+      SetupParameter.of(
               "rearShare",
               "Weight on the rear foot",
-              "",
               new Allowed(0, 0.5, ""),
               0.2,
               0.05,
               SetupParameter.Kind.TECHNIQUE,
-              List.of(),
               "share of all weight, when the other foot stands")
           .notSearched();
   static final SetupParameter STRIDE =
-      new SetupParameter(
+      SetupParameter.of(
           "stride",
           "Rear foot behind",
-          "m",
           new Allowed(0.1, 1.0, "m"),
           0.35,
           0.05,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "front ankle to where the other foot stands");
   static final SetupParameter WIDTH =
-      new SetupParameter(
+      SetupParameter.of(
           "width",
           "Between the feet, side to side",
-          "m",
           new Allowed(0, 0.4, "m"),
           0.15,
           0.05,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "when the other foot stands");
 
   /**

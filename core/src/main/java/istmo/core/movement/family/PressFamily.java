@@ -36,74 +36,62 @@ import java.util.Optional;
  */
 public final class PressFamily implements Family {
   static final SetupParameter RAIL =
-      new SetupParameter(
+      SetupParameter.of(
           "railAngle",
           "Rail angle",
-          "deg",
           new Allowed(0, 90, "deg"),
           45,
           5,
           SetupParameter.Kind.MACHINE,
-          List.of(),
           "rail from the horizontal; 0 needs a stack, not a sled");
   static final SetupParameter BACK =
-      new SetupParameter(
+      SetupParameter.of(
           "backAngle",
           "Back rest",
-          "deg",
           new Allowed(60, 135, "deg"),
           110,
           5,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "between the back rest and the rail; smaller is more upright and deeper at the hip");
   static final SetupParameter HEIGHT =
-      new SetupParameter(
+      SetupParameter.of(
           "footHeight",
           "Feet up the plate",
-          "m",
           new Allowed(-0.20, 0.45, "m"),
           0.15,
           0.02,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "ankles above the rail line through the hips, along the plate");
   static final SetupParameter PUSH =
-      new SetupParameter(
+      SetupParameter.of(
               "push",
               "Push along the plate",
-              "",
               new Allowed(-0.3, 0.3, ""),
               0,
               0.05,
               SetupParameter.Kind.TECHNIQUE,
-              List.of(),
               "part of the foot force along the plate, up the plate positive, as a share of the"
                   + " main force")
           .notSearched();
 
   static final SetupParameter STOP =
-      new SetupParameter(
+      SetupParameter.of(
           "stop",
           "Plate to back rest at the stop",
-          "m",
           new Allowed(0, 1.2, "m"),
           0,
           0.02,
           SetupParameter.Kind.MACHINE,
-          List.of(),
           "least distance along the rail between foot plate and the foot of the back rest; 0 for"
               + " none in the way");
   static final SetupParameter PLATE_LOW =
-      new SetupParameter(
+      SetupParameter.of(
           "plateLow",
           "Lowest heels on the plate",
-          "m",
           new Allowed(-0.30, 0.30, "m"),
           -0.30,
           0.02,
           SetupParameter.Kind.MACHINE,
-          List.of(),
           "lower end of the foot plate, measured as feet up the plate");
 
   /** Choices of {@link #DRIVE}. */
@@ -113,17 +101,15 @@ public final class PressFamily implements Family {
   }
 
   static final SetupParameter DRIVE =
-      new SetupParameter(
+      SetupParameter.choice(
           "drive",
           "Resistance",
-          "",
-          new Allowed(0, 1, ""),
           0,
-          1,
           SetupParameter.Kind.MACHINE,
-          List.of("sled on the rail", "stack on a cable"),
           "a stack pulls along the rail with all of its weight, so that a level rail can be"
-              + " pressed");
+              + " pressed",
+          "sled on the rail",
+          "stack on a cable");
 
   /** Hip centre in front of the foot of the back rest along the rail, m (own estimate). */
   private static final double HIP_FROM_REST = 0.12;

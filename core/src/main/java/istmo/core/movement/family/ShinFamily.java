@@ -26,48 +26,40 @@ import java.util.Optional;
  */
 public final class ShinFamily implements Family {
   static final SetupParameter KNEE =
-      new SetupParameter(
+      SetupParameter.of(
           "kneeBend",
           "Knee bend",
-          "deg",
           new Allowed(0, 110, "deg"),
           90,
           10,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "90 with the lower leg hanging, 0 with the leg level on a bench");
   static final SetupParameter LOW =
-      new SetupParameter(
+      SetupParameter.of(
           "drop",
           "Ankle at the bottom",
-          "deg",
           new Allowed(0, 50, "deg"),
           35,
           5,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "plantarflexion at the bottom");
   static final SetupParameter HIGH =
-      new SetupParameter(
+      SetupParameter.of(
           "lift",
           "Ankle at the top",
-          "deg",
           new Allowed(-10, 25, "deg"),
           10,
           5,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "dorsiflexion at the top");
   static final SetupParameter HANGS =
-      new SetupParameter(
+      SetupParameter.of(
           "hangs",
           "Weight below the foot",
-          "m",
           new Allowed(0, 0.3, "m"),
           0.10,
           0.02,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "a kettlebell on the foot hangs below it; a roller lies on it");
 
   /**

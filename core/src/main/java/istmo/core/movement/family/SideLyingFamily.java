@@ -48,16 +48,14 @@ public final class SideLyingFamily implements Family {
   }
 
   static final SetupParameter SUPPORT =
-      new SetupParameter(
+      SetupParameter.choice(
           "support",
           "What the leg rests on",
-          "",
-          new Allowed(0, 1, ""),
           0,
-          1,
           SetupParameter.Kind.SETUP,
-          List.of("knee", "ankle"),
-          "the further from the hip, the harder");
+          "the further from the hip, the harder",
+          "knee",
+          "ankle");
 
   /** How high the middle of the body is over the floor on the forearm, m. */
   private static final double ON_THE_FOREARM_M = 0.32;
@@ -97,8 +95,7 @@ public final class SideLyingFamily implements Family {
 
   private static SetupParameter angle(
       String id, String label, Allowed degrees, double usual, String note) {
-    return new SetupParameter(
-        id, label, "deg", degrees, usual, 5, SetupParameter.Kind.SETUP, List.of(), note);
+    return SetupParameter.of(id, label, degrees, usual, 5, SetupParameter.Kind.SETUP, note);
   }
 
   @Override
@@ -139,7 +136,14 @@ public final class SideLyingFamily implements Family {
         setup.rad(shortened) + phase * (setup.rad(lengthened) - setup.rad(shortened));
     Vec3 hip = new Vec3(0, 0, body.hipHalfDistanceM());
     PostureBuilder builder =
-        LegGeometry.chain(new PostureBuilder(body, phase), body, hip, 0, 0, abduction, 0, 0, 0)
+        LegGeometry.chain(
+                new PostureBuilder(body, phase),
+                body,
+                hip,
+                0,
+                new LegGeometry.HipAngles(0, abduction, 0),
+                0,
+                0)
             .seen(VIEW)
             .free(Stops.knee(0));
     if (kind == Kind.LEG_LIFT) {

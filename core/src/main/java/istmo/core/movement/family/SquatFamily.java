@@ -38,41 +38,35 @@ public final class SquatFamily implements Family {
    * (docs/model.md, 5).
    */
   static final SetupParameter KNEE_TRAVEL =
-      new SetupParameter(
+      SetupParameter.of(
           "kneeTravel",
           "Knee travel",
-          "",
           new Allowed(0.2, 1, ""),
           0.95,
           0.05,
           SetupParameter.Kind.TECHNIQUE,
-          List.of(),
           "share of the ankle's range used at the bottom; a wide stance or a low bar takes less of"
               + " it by itself");
 
   static final SetupParameter TOP =
-      new SetupParameter(
+      SetupParameter.of(
           "top",
           "Thigh at the top",
-          "deg",
           new Allowed(6, 80, "deg"),
           6,
           5,
           SetupParameter.Kind.SETUP,
-          List.of(),
           "thigh from the vertical where the repetition turns; 6 is standing, more for partial"
               + " repetitions");
 
   static final SetupParameter LEAN =
-      new SetupParameter(
+      SetupParameter.of(
           "lean",
           "Trunk lean at the bottom",
-          "deg",
           new Allowed(0, 60, "deg"),
           22,
           5,
           SetupParameter.Kind.TECHNIQUE,
-          List.of(),
           "trunk from the vertical at the bottom; the hands on the handles allow it");
 
   /** Share that a lifter who squats flat uses of what would let the shins lean further. */

@@ -8,7 +8,6 @@ import istmo.core.movement.Parameters;
 import istmo.core.movement.PostureBuilder;
 import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
-import istmo.core.quantity.Allowed;
 import istmo.core.quantity.Vec3;
 import java.util.EnumSet;
 import java.util.List;
@@ -60,16 +59,13 @@ final class Standing {
     static final SetupParameter PARAMETER = parameter(NAMES.size());
 
     private static SetupParameter parameter(int choices) {
-      return new SetupParameter(
+      return SetupParameter.choice(
           "bar",
           "Place of the load",
-          "",
-          new Allowed(0, choices - 1, ""),
           0,
-          1,
           SetupParameter.Kind.SETUP,
-          NAMES.subList(0, choices),
-          "where the load rests or hangs");
+          "where the load rests or hangs",
+          NAMES.subList(0, choices).toArray(String[]::new));
     }
 
     static LoadPosition of(Setup setup, SetupParameter parameter) {

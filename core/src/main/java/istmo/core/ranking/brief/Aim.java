@@ -93,6 +93,16 @@ public record Aim(Map<Region, Integer> weights, Set<BodyArea> keepOut) {
     }
   }
 
+  /** The region that is aimed at most, the first of those that are alike; throws when none is. */
+  public Region most() {
+    return weights.entrySet().stream()
+        .max(
+            Map.Entry.<Region, Integer>comparingByValue()
+                .thenComparing(Map.Entry.comparingByKey(Comparator.reverseOrder())))
+        .orElseThrow()
+        .getKey();
+  }
+
   /** Whether nothing is aimed at. */
   public boolean isEmpty() {
     return weights.isEmpty();

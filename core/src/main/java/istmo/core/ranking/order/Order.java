@@ -1,6 +1,7 @@
 package istmo.core.ranking.order;
 
 import istmo.core.anatomy.RegionValues;
+import istmo.core.catalogue.ByWord;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Improvisation;
 import istmo.core.evidence.Posterior;
@@ -121,6 +122,17 @@ public record Order(
       Fact reason,
       Optional<Substitute> instead,
       List<Improvisation> improvised) {
+    /** What is used by word is no part of an order. */
+    static Excluded of(ByWord byWord) {
+      return new Excluded(
+          byWord.candidateId(),
+          byWord.name(),
+          Kind.BY_WORD,
+          new Fact.Written(byWord.why()),
+          Optional.empty(),
+          List.of());
+    }
+
     static Excluded of(Candidate candidate, Kind kind, Fact reason) {
       return new Excluded(
           candidate.id(), candidate.name(), kind, reason, Optional.empty(), List.of());

@@ -30,7 +30,6 @@ import istmo.core.stimulus.School;
 import istmo.core.training.LoadEstimate;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -113,18 +112,7 @@ public final class Orders {
     List<Order.Excluded> excluded = new ArrayList<>();
     List<OrderFact> notes = new ArrayList<>();
     Map<String, ScoredCandidate> open = open(brief, evidence, evaluations, excluded, notes);
-    Catalogue.standard()
-        .byWord()
-        .forEach(
-            byWord ->
-                excluded.add(
-                    new Order.Excluded(
-                        byWord.candidateId(),
-                        byWord.name(),
-                        Order.Kind.BY_WORD,
-                        new Fact.Written(byWord.why()),
-                        Optional.empty(),
-                        List.of())));
+    Catalogue.standard().byWord().forEach(byWord -> excluded.add(Order.Excluded.of(byWord)));
     Map<Evaluation.Computed, Substitute.Shape> shapes =
         Substitute.shapes(
             open.values().stream().map(ScoredCandidate::evaluation).toList(), brief.school());
@@ -136,25 +124,13 @@ public final class Orders {
                     ? Exclusions.withSubstitute(
                         brief, missing, Required.entry(evaluations, missing.candidateId()), shapes)
                     : missing);
-    RegionValues best =
-        RegionValues.of(
-            region ->
-                open.values().stream()
-                    .mapToDouble(candidate -> candidate.stimulus().get(region))
-                    .max()
-                    .orElse(0));
+    RegionValues best = best(open.values());
     List<Ranked> ranked =
         Ranking.rank(
             alternatives(brief, open.values(), candidate -> candidate.fits(brief)),
             brief.weights().of(Weights.Criterion.FIT),
             Weights.Criterion.FIT.label());
-    Region most =
-        brief.aim().weights().entrySet().stream()
-            .max(
-                Map.Entry.<Region, Integer>comparingByValue()
-                    .thenComparing(Map.Entry.comparingByKey(Comparator.reverseOrder())))
-            .orElseThrow()
-            .getKey();
+    Region most = brief.aim().most();
     List<Order.Entry> all =
         grouped(Workers.map(ranked, place -> entry(brief, place, ranked, open, best, most)));
     Floor floor = Floor.of(brief, evaluations, open.values());
@@ -176,6 +152,16 @@ public final class Orders {
         List.copyOf(together),
         learning,
         List.copyOf(notes));
+  }
+
+  /** The most that any candidate gives each region. */
+  private static RegionValues best(Collection<ScoredCandidate> open) {
+    return RegionValues.of(
+        region ->
+            open.stream()
+                .mapToDouble(candidate -> candidate.stimulus().get(region))
+                .max()
+                .orElse(0));
   }
 
   /** Each entry but the first says what puts it below the one before. */
