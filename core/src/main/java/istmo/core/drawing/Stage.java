@@ -28,9 +28,6 @@ public final class Stage {
   private static final double FORCE_LENGTH_M = 0.85;
   private static final double PLATE_RADIUS_M = 0.225;
 
-  /** A force that is none, N. */
-  private static final double NO_FORCE_N = 1e-6;
-
   /** The sole of who stands on a floor, a wedge or a low block is no higher. */
   private static final double HIGHEST_SOLE_M = 0.3;
 
@@ -115,7 +112,7 @@ public final class Stage {
   /** The force line, and its distance from the joints that are carried. */
   private static void force(Posture posture, double loadKg, List<Line> lines, List<Lever> levers) {
     View view = posture.view();
-    Optional<Arrow> shown = arrow(posture, loadKg);
+    Optional<ForceArrow> shown = ForceArrow.of(posture, loadKg);
     if (shown.isEmpty()) {
       return;
     }
@@ -137,53 +134,6 @@ public final class Stage {
     if (fromTheSide && posture.carried().contains(Coordinate.ANKLE_DORSIFLEXION)) {
       lever(levers, "ankle", points.ankle(), start, direction);
     }
-  }
-
-  /**
-   * A force to be shown.
-   *
-   * @param byLever whether it is what a machine's lever does, whose couple alone is known
-   */
-  private record Arrow(Vec3 at, Vec3 direction, boolean byLever) {
-    /** Of a force in the picture; empty where there is next to none. */
-    private static Optional<Arrow> of(Push push) {
-      double size = Math.hypot(push.force().x(), push.force().y());
-      return size < NO_FORCE_N
-          ? Optional.empty()
-          : Optional.of(
-              new Arrow(
-                  push.at(), new Vec3(push.force().x() / size, push.force().y() / size, 0), false));
-    }
-  }
-
-  /**
-   * The push of the floor or plate under the foot; else what pushes on the leg: a cable, a weight,
-   * a roller or the floor under the shins; else the roller of a knee machine, square to the shank.
-   */
-  private static Optional<Arrow> arrow(Posture posture, double loadKg) {
-    double[] force = footForce(posture, loadKg);
-    Posture.Points points = posture.points();
-    return Arrow.of(new Push(points.pressure(), new Vec3(force[0], force[1], 0)))
-        .or(() -> pushOnLeg(posture, loadKg).flatMap(Arrow::of))
-        .or(() -> rollerOnShank(posture));
-  }
-
-  private static Optional<Arrow> rollerOnShank(Posture posture) {
-    Posture.Points points = posture.points();
-    boolean front = posture.view() == View.FRONT;
-    boolean bends =
-        posture.loads().stream()
-            .anyMatch(load -> (front ? load.couplePerKg().y() : load.couplePerKg().z()) < 0);
-    Vec3 shank = points.knee().minus(points.ankle()).unit();
-    return posture.props().stream()
-        .filter(prop -> prop.kind().equals("roller"))
-        .findFirst()
-        .map(
-            roller ->
-                new Arrow(
-                    roller.points().get(0),
-                    shank.turnedAboutZ(bends ? Math.PI / 2 : -Math.PI / 2),
-                    true));
   }
 
   /**
@@ -362,45 +312,6 @@ public final class Stage {
     if (length > 0.005) {
       levers.add(new Lever(joint, flat(flatAt), flat(foot), length));
     }
-  }
-
-  private static double[] footForce(Posture posture, double loadKg) {
-    double x = 0;
-    double y = 0;
-    for (Load load : posture.loads()) {
-      boolean weight = load.forcePerKg().norm() == 0 && load.couplePerKg().norm() == 0;
-      if (load.on() == Load.Segment.FOOT && !weight) {
-        x += load.force().x() + loadKg * load.forcePerKg().x();
-        y += load.force().y() + loadKg * load.forcePerKg().y();
-      }
-    }
-    return new double[] {x, y};
-  }
-
-  private record Push(Vec3 at, Vec3 force) {}
-
-  /**
-   * What pushes on shank or thigh, first of all; what is parallel to it is taken together at its
-   * own place.
-   */
-  private static Optional<Push> pushOnLeg(Posture posture, double loadKg) {
-    Push all = null;
-    for (Load load : posture.loads()) {
-      Vec3 f = load.force().plus(loadKg, load.forcePerKg());
-      boolean weight =
-          load.forcePerKg().norm() == 0 && load.couplePerKg().norm() == 0 && load.force().y() < 0;
-      if (load.on() == Load.Segment.UPPER || weight || f.norm() < 1) {
-        continue;
-      }
-      if (all == null) {
-        all = new Push(load.at(), f);
-      } else if (f.cross(all.force()).norm() < 1e-6 * f.norm() * all.force().norm()
-          && f.dot(all.force()) > 0) {
-        double share = f.norm() / (f.norm() + all.force().norm());
-        all = new Push(all.at().plus(share, load.at().minus(all.at())), all.force().plus(f));
-      }
-    }
-    return Optional.ofNullable(all);
   }
 
   private static Line line(String role, Vec3 a, Vec3 b) {

@@ -281,7 +281,7 @@ public final class Evidence {
         field[r][d] *= error[r];
       }
       for (int u = 0; u < UNKNOWNS.size(); u++) {
-        if (Posterior.PEOPLE[u] && change[r][u] != 0) {
+        if (Field.PEOPLE[u] && change[r][u] != 0) {
           for (int d = 0; d < DRAWS; d++) {
             field[r][d] += change[r][u] * theta[d][u];
           }
@@ -371,8 +371,8 @@ public final class Evidence {
       double[] z = new double[DRAWS];
       for (int d = 0; d < DRAWS; d++) {
         z[d] =
-            Math.sqrt(Posterior.REGION_SHARE) * common[d]
-                + Math.sqrt(1 - Posterior.REGION_SHARE) * apart[d];
+            Math.sqrt(Field.REGION_SHARE) * common[d]
+                + Math.sqrt(1 - Field.REGION_SHARE) * apart[d];
       }
       result[r] = z;
     }

@@ -1,7 +1,6 @@
 package istmo.core.evidence;
 
 import istmo.core.anatomy.Region;
-import istmo.core.anatomy.RegionGroup;
 import istmo.core.quantity.Required;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
@@ -21,61 +20,16 @@ import java.util.stream.IntStream;
  *
  * <p>The field is x(point, region) = ln(stimulus + floor) = mechanics + J theta + delta: theta, the
  * unknowns of people in general, standard normal and common to all points; delta, the model's own
- * error, normal with standard deviation {@link #ownError} and correlated between points as {@link
- * Point#correlation} says and between regions of one group by {@value #REGION_SHARE}. A finding is
- * one linear observation z = x(A, region) - x(B, region) of the reference body: a ratio of growths
- * enters as z = ln(ratio) / {@link #SLOPE} with Gaussian noise, "no difference" as z = 0 with
- * {@link #MARGIN} added to it, and a direction as a probit, Phi(z / noise), matched by expectation
- * propagation (Minka 2001; {@link Propagation}); where one grew and the other was not seen to, z is
- * counted from {@link #SEEN_BESIDE} on. What remains is Gaussian conditioning. Equations:
- * docs/model.md, 9.
+ * error, normal with standard deviation {@link Field#ownError} and correlated between points as
+ * {@link Point#correlation} says and between regions of one group by {@value Field#REGION_SHARE}. A
+ * finding is one linear observation z = x(A, region) - x(B, region) of the reference body: a ratio
+ * of growths enters as z = ln(ratio) / {@link StudyNoise#SLOPE} with Gaussian noise, "no
+ * difference" as z = 0 with {@link StudyNoise#MARGIN} added to it, and a direction as a probit,
+ * Phi(z / noise), matched by expectation propagation (Minka 2001; {@link Propagation}); where one
+ * grew and the other was not seen to, z is counted from {@link StudyNoise#SEEN_BESIDE} on. What
+ * remains is Gaussian conditioning. Equations: docs/model.md, 9.
  */
 public final class Posterior {
-  /**
-   * ln(ratio of growths) for each ln(ratio of stimuli): the fit through the origin over the
-   * findings with both growths ({@code PosteriorTest}; docs/validation.md).
-   */
-  static final double SLOPE = 1.4;
-
-  /**
-   * Scatter of ln(ratio of growths) that a study which counts whole has of itself: with it left-out
-   * ratios are most likely ({@code PosteriorTest}). Two groups of twenty whose growth varies by
-   * seven tenths of its mean have 0.22.
-   */
-  static final double SPREAD = 0.2;
-
-  /**
-   * The same for what is not growth (activity, moments, acute images, opinion): it tells of growth
-   * only by the way (own estimate).
-   */
-  static final double INDIRECT_SPREAD = 0.47;
-
-  /**
-   * Added to growth in per cent before its logarithm is taken: what such measurements cannot see.
-   */
-  static final double UNSEEN_GROWTH = 1;
-
-  /**
-   * What was not seen to grow grew less than what was by this factor (own estimate: about ten
-   * people a group see 5 to 7 % and do not see 1 to 2 %).
-   */
-  static final double SEEN_BESIDE = 3;
-
-  /**
-   * Half-width of what a study of usual size calls no difference (own estimate: a fifth). Where
-   * neither grew it is three times as wide.
-   */
-  static final double MARGIN = 0.2;
-
-  /**
-   * Standard deviation added where muscles are compared: they may answer the same stimulus
-   * differently (own estimate).
-   */
-  static final double MUSCLE_SPREAD = 0.3;
-
-  /** Correlation of the model's own error between two regions of a group (own estimate). */
-  static final double REGION_SHARE = 0.5;
-
   /**
    * Factor on the exercises' stated model errors (catalogue): the findings do not tell factors from
    * a quarter to one and a half apart (docs/validation.md), so the stated ones stand.
@@ -89,55 +43,30 @@ public final class Posterior {
    */
   private static final double PARTIAL_ERROR = 0.5;
 
-  /**
-   * How much more of it is within muscles and muscle groups, by how well a region can be steered
-   * (A, B, C).
-   */
-  private static final Map<Region.Steer, Double> STEER =
-      Map.of(Region.Steer.A, 1.0, Region.Steer.B, 1.1, Region.Steer.C, 1.25);
-
-  /** People and weeks from which a study counts whole. */
-  private static final double ENOUGH_PEOPLE = 20;
-
-  private static final double ENOUGH_WEEKS = 10;
-
-  /** Where one is not remembered. */
-  private static final double UNSTATED = 0.6;
-
-  private static final List<Region> REGIONS = List.of(Region.values());
-  private static final RegionGroup[] GROUP_OF =
-      REGIONS.stream().map(Region::group).toArray(RegionGroup[]::new);
-  private static final double[] STEER_OF =
-      REGIONS.stream().mapToDouble(each -> STEER.get(each.steer())).toArray();
-
   /** What to make of the mechanics: for checks. */
   record Assumptions(boolean mechanics, double ownError, double spread) {
-    static final Assumptions USUAL = new Assumptions(true, OWN_ERROR, SPREAD);
+    static final Assumptions USUAL = new Assumptions(true, OWN_ERROR, StudyNoise.SPREAD);
   }
 
-  /** One component of an observation. */
-  private record Part(Node node, int region, double weight) {}
-
   /** A finding as a linear observation. */
-  private record Row(Finding finding, List<Part> parts, double mean, double noise) {}
+  private record Row(Finding finding, List<Field.Part> parts, double mean, double noise) {
+    private Propagation.Observation observation() {
+      return StudyNoise.observation(finding, mean, noise);
+    }
+  }
 
   private final School school;
   private final Assumptions assumptions;
+  private final StudyNoise studyNoise;
   private final Reference reference = Reference.standard();
 
   /** Where findings were made, by key. */
-  private final Map<String, Node> nodes = new LinkedHashMap<>();
+  private final Map<String, Field.Node> nodes = new LinkedHashMap<>();
 
   private final List<Row> rows = new ArrayList<>();
   private final int n;
   private final double[][] prior;
   private final Propagation propagation;
-
-  /**
-   * A point with what the field needs of it; {@code telling} are, by region, the unknowns of people
-   * in general that change it.
-   */
-  private record Node(Point point, double[][] change, int[][] telling, double ownError) {}
 
   /**
    * The posterior of all findings in use, and of common practice as far as the school trusts it.
@@ -160,6 +89,7 @@ public final class Posterior {
   private Posterior(Posterior whole, Predicate<Finding> stays) {
     this.school = whole.school;
     this.assumptions = whole.assumptions;
+    this.studyNoise = whole.studyNoise;
     int[] kept = IntStream.range(0, whole.n).filter(k -> stays.test(whole.finding(k))).toArray();
     for (int k : kept) {
       rows.add(whole.rows.get(k));
@@ -172,12 +102,13 @@ public final class Posterior {
         prior[i][j] = whole.prior[kept[i]][kept[j]];
       }
     }
-    this.propagation = new Propagation(rows.stream().map(Posterior::observation).toList(), prior);
+    this.propagation = new Propagation(rows.stream().map(Row::observation).toList(), prior);
   }
 
   Posterior(School school, List<Finding> findings, Assumptions assumptions) {
     this.school = school;
     this.assumptions = assumptions;
+    this.studyNoise = new StudyNoise(school, assumptions.spread());
     for (Finding study : findings) {
       nodes.computeIfAbsent(
           study.setUpA().orElseThrow().key(), key -> node(study.setUpA().orElseThrow()));
@@ -189,14 +120,14 @@ public final class Posterior {
     this.prior = new double[n][n];
     for (int i = 0; i < n; i++) {
       for (int j = 0; j <= i; j++) {
-        prior[i][j] = prior[j][i] = covariance(rows.get(i).parts(), rows.get(j).parts());
+        prior[i][j] = prior[j][i] = Field.covariance(rows.get(i).parts(), rows.get(j).parts());
       }
     }
-    this.propagation = new Propagation(rows.stream().map(Posterior::observation).toList(), prior);
+    this.propagation = new Propagation(rows.stream().map(Row::observation).toList(), prior);
   }
 
-  private Node node(Point point) {
-    Node known = nodes.get(point.key());
+  private Field.Node node(Point point) {
+    Field.Node known = nodes.get(point.key());
     if (known != null) {
       return known;
     }
@@ -207,27 +138,31 @@ public final class Posterior {
     Optional<String> key = assumptions.mechanics() ? reference.nearest(point) : Optional.empty();
     double[][] change =
         key.map(text -> reference.change(text, school))
-            .orElse(new double[REGIONS.size()][Unknown.all().size()]);
+            .orElse(new double[Field.REGIONS.size()][Unknown.all().size()]);
     int[][] telling =
         Arrays.stream(change)
-            .map(c -> IntStream.range(0, c.length).filter(u -> PEOPLE[u] && c[u] != 0).toArray())
+            .map(
+                c ->
+                    IntStream.range(0, c.length)
+                        .filter(u -> Field.PEOPLE[u] && c[u] != 0)
+                        .toArray())
             .toArray(int[][]::new);
-    return new Node(point, change, telling, own);
+    return new Field.Node(point, change, telling, own);
   }
 
   private Row row(Finding study) {
-    List<Part> parts = new ArrayList<>();
+    List<Field.Part> parts = new ArrayList<>();
     double mean =
         side(parts, study.setUpA().orElseThrow(), study.regionsA(), 1)
             - side(parts, study.setUpB().orElseThrow(), study.regionsB(), -1);
-    return new Row(study, parts, mean, noise(study));
+    return new Row(study, parts, mean, studyNoise.of(study));
   }
 
   /**
    * ln(mean stimulus of the regions by volume + floor) there, and what it is made of to first
    * order.
    */
-  private double side(List<Part> parts, Point point, List<Region> regions, double sign) {
+  private double side(List<Field.Part> parts, Point point, List<Region> regions, double sign) {
     double[] s = stimulus(point);
     double volume = 0;
     double sum = 0;
@@ -236,11 +171,11 @@ public final class Posterior {
       volume += own;
       sum += own * (s[region.ordinal()] + Stimulus.FLOOR);
     }
-    Node node = node(point);
+    Field.Node node = node(point);
     for (Region region : regions) {
       double own = region.muscle().volumeM3();
       parts.add(
-          new Part(
+          new Field.Part(
               node, region.ordinal(), sign * own * (s[region.ordinal()] + Stimulus.FLOOR) / sum));
     }
     return assumptions.mechanics() ? Math.log(sum / volume) : 0;
@@ -251,122 +186,14 @@ public final class Posterior {
     return reference.stimulus(reference.nearest(point).orElseThrow(), school);
   }
 
-  /** Standard deviation of a finding about the difference that it sees. */
-  double noise(Finding study) {
-    if (study.how() == Finding.How.PRACTICE) {
-      return noise(INDIRECT_SPREAD, school.practiceTrust() * CommonPractice.share(study));
-    }
-    double trust = study.how() == Finding.How.EMG ? school.activityTrust() : study.how().trust();
-    trust *=
-        Math.min(1, study.people().orElse(UNSTATED * ENOUGH_PEOPLE) / ENOUGH_PEOPLE)
-            * study.memory().trust();
-    trust /= Studies.standard().shared(study);
-    if (study.how().growth()) {
-      trust *= Math.min(1, study.weeks().orElse(UNSTATED * ENOUGH_WEEKS) / ENOUGH_WEEKS);
-    }
-    return Math.hypot(
-        noise(spread(study.how()), trust), study.comparesMuscles() ? MUSCLE_SPREAD : 0);
-  }
-
-  /** Scatter of a study that counts whole; activity's, as far as the school takes it for growth. */
-  private double spread(Finding.How how) {
-    double usual = Finding.How.EMG.trust();
-    double like =
-        how.growth()
-            ? 1
-            : how == Finding.How.EMG
-                ? Math.max(0, (school.activityTrust() - usual) / (1 - usual))
-                : 0;
-    return INDIRECT_SPREAD + like * (assumptions.spread() - INDIRECT_SPREAD);
-  }
-
-  private static double noise(double spread, double trust) {
-    return spread / SLOPE / Math.sqrt(Math.max(1e-6, trust));
-  }
-
-  @SuppressWarnings("ReferenceEquality") // there is one node for a point
-  private static double covariance(List<Part> parts, List<Part> otherParts) {
-    double sum = 0;
-    Node node = null;
-    Node otherNode = null;
-    double correlation = 0;
-    for (Part part : parts) {
-      for (Part otherPart : otherParts) {
-        if (part.node() != node || otherPart.node() != otherNode) {
-          node = part.node();
-          otherNode = otherPart.node();
-          correlation = node.point().correlation(otherNode.point());
-        }
-        sum +=
-            part.weight()
-                * otherPart.weight()
-                * covariance(node, part.region(), otherNode, otherPart.region(), correlation);
-      }
-    }
-    return sum;
-  }
-
-  /**
-   * Prior covariance of the field between two places on the reference body, given the correlation
-   * of their own errors.
-   */
-  private static double covariance(Node node, int r, Node otherNode, int s, double correlation) {
-    double sum =
-        correlation == 0
-            ? 0
-            : ownError(node, r) * ownError(otherNode, s) * regionShare(r, s) * correlation;
-    double[] jp = node.change()[r];
-    double[] jq = otherNode.change()[s];
-    for (int u : node.telling()[r]) {
-      sum += jp[u] * jq[u];
-    }
-    return sum;
-  }
-
-  /** Which unknowns studies can tell of. */
-  static final boolean[] PEOPLE = people();
-
-  private static boolean[] people() {
-    boolean[] result = new boolean[Unknown.all().size()];
-    for (int u = 0; u < result.length; u++) {
-      result[u] = Unknown.all().get(u).kind() == Unknown.Kind.PEOPLE;
-    }
-    return result;
-  }
-
-  static double regionShare(int r, int s) {
-    return r == s ? 1 : GROUP_OF[r] == GROUP_OF[s] ? REGION_SHARE : 0;
-  }
-
-  private static double ownError(Node node, int region) {
-    return node.ownError() * STEER_OF[region];
-  }
-
-  private static Propagation.Observation observation(Row row) {
-    Finding study = row.finding();
-    if (study.hasRatio()) {
-      return new Propagation.Observation(row.mean(), row.noise(), 0, logRatio(study) / SLOPE);
-    }
-    return switch (study.direction()) {
-      case ALIKE -> new Propagation.Observation(row.mean(), Math.hypot(row.noise(), MARGIN), 0, 0);
-      case NEITHER ->
-          new Propagation.Observation(row.mean(), Math.hypot(row.noise(), 3 * MARGIN), 0, 0);
-      case MORE -> new Propagation.Observation(row.mean(), row.noise(), 1, 0);
-      case ONLY ->
-          new Propagation.Observation(row.mean(), row.noise(), 1, Math.log(SEEN_BESIDE) / SLOPE);
-      case LESS -> new Propagation.Observation(row.mean(), row.noise(), -1, 0);
-    };
-  }
-
   /** How well the findings explain one another under these assumptions, left out one at a time. */
   double score() {
     return propagation.score();
   }
 
-  static double logRatio(Finding study) {
-    return Math.log(
-        (study.resultA().orElseThrow() + UNSEEN_GROWTH)
-            / (study.resultB().orElseThrow() + UNSEEN_GROWTH));
+  /** Standard deviation of a finding about the difference that it sees. */
+  double noise(Finding study) {
+    return studyNoise.of(study);
   }
 
   /** Mechanics' difference for a finding on the reference body. */
@@ -410,29 +237,29 @@ public final class Posterior {
    * table, or near to what is.
    */
   public Estimate difference(Point first, Point second, List<Region> regions) {
-    List<Part> parts = new ArrayList<>();
+    List<Field.Part> parts = new ArrayList<>();
     double mean = side(parts, first, regions, 1) - side(parts, second, regions, -1);
     return estimate(parts, mean);
   }
 
   /** The same before studies: mechanics with what it leaves open. */
   public Estimate mechanicsDifference(Point first, Point second, List<Region> regions) {
-    List<Part> parts = new ArrayList<>();
+    List<Field.Part> parts = new ArrayList<>();
     double mean = side(parts, first, regions, 1) - side(parts, second, regions, -1);
-    return new Estimate(mean, Math.sqrt(Math.max(1e-12, covariance(parts, parts))));
+    return new Estimate(mean, Math.sqrt(Math.max(1e-12, Field.covariance(parts, parts))));
   }
 
-  private Estimate estimate(List<Part> parts, double mean) {
+  private Estimate estimate(List<Field.Part> parts, double mean) {
     double[] c = withRows(parts);
     return new Estimate(
         mean + propagation.shift(c),
-        Math.sqrt(Math.max(1e-12, covariance(parts, parts) - propagation.explained(c))));
+        Math.sqrt(Math.max(1e-12, Field.covariance(parts, parts) - propagation.explained(c))));
   }
 
-  private double[] withRows(List<Part> parts) {
+  private double[] withRows(List<Field.Part> parts) {
     double[] c = new double[n];
     for (int k = 0; k < n; k++) {
-      c[k] = covariance(parts, rows.get(k).parts());
+      c[k] = Field.covariance(parts, rows.get(k).parts());
     }
     return c;
   }
@@ -473,7 +300,7 @@ public final class Posterior {
 
   /** Points at which findings were made. */
   List<Point> points() {
-    return nodes.values().stream().map(Node::point).toList();
+    return nodes.values().stream().map(Field.Node::point).toList();
   }
 
   double siteVariance(int k) {
@@ -486,9 +313,9 @@ public final class Posterior {
 
   /** Own errors of a point by region. */
   double[] ownErrors(Point point) {
-    Node node = node(point);
-    double[] result = new double[REGIONS.size()];
-    Arrays.setAll(result, r -> ownError(node, r));
+    Field.Node node = node(point);
+    double[] result = new double[Field.REGIONS.size()];
+    Arrays.setAll(result, r -> Field.ownError(node, r));
     return result;
   }
 
@@ -505,7 +332,7 @@ public final class Posterior {
   /** Value of row k for a field given by point key as [region]. */
   double observe(int k, Map<String, double[]> field) {
     double sum = 0;
-    for (Part part : rows.get(k).parts()) {
+    for (Field.Part part : rows.get(k).parts()) {
       sum += part.weight() * Required.entry(field, part.node().point().key())[part.region()];
     }
     return sum;
@@ -514,17 +341,17 @@ public final class Posterior {
   /** Prior covariances of a point's regions with the rows: [region][row]. */
   @SuppressWarnings("IdentityHashMapUsage") // there is one node for a point
   double[][] covariances(Point point) {
-    Node node = node(point);
-    Map<Node, Double> correlation = new IdentityHashMap<>();
+    Field.Node node = node(point);
+    Map<Field.Node, Double> correlation = new IdentityHashMap<>();
     nodes
         .values()
         .forEach(otherNode -> correlation.put(otherNode, point.correlation(otherNode.point())));
-    double[][] result = new double[REGIONS.size()][n];
+    double[][] result = new double[Field.REGIONS.size()][n];
     for (int k = 0; k < n; k++) {
-      for (Part part : rows.get(k).parts()) {
+      for (Field.Part part : rows.get(k).parts()) {
         double c = Required.entry(correlation, part.node());
         for (int r = 0; r < result.length; r++) {
-          result[r][k] += part.weight() * covariance(node, r, part.node(), part.region(), c);
+          result[r][k] += part.weight() * Field.covariance(node, r, part.node(), part.region(), c);
         }
       }
     }

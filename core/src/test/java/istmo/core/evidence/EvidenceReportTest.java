@@ -55,7 +55,7 @@ class EvidenceReportTest {
   private static final Assumptions MECHANICS = Assumptions.USUAL;
 
   /** Studies alone: no mechanics, and exercises free to differ as much as they do by mechanics. */
-  private static final Assumptions NO_MECHANICS = new Assumptions(false, 2.5, Posterior.SPREAD);
+  private static final Assumptions NO_MECHANICS = new Assumptions(false, 2.5, StudyNoise.SPREAD);
 
   private final StringBuilder report = new StringBuilder(BEGIN + "\n\n");
 
@@ -81,7 +81,7 @@ class EvidenceReportTest {
     return switch (finding.direction()) {
       case MORE, ONLY -> mean > 0;
       case LESS -> mean < 0;
-      case ALIKE, NEITHER -> Math.abs(mean) <= Posterior.MARGIN;
+      case ALIKE, NEITHER -> Math.abs(mean) <= StudyNoise.MARGIN;
     };
   }
 
@@ -108,7 +108,7 @@ class EvidenceReportTest {
         if (finding.hasRatio()) {
           Posterior.Estimate estimate = both.difference(finding);
           double sd = Math.hypot(estimate.sd(), both.noise(finding));
-          double seen = Posterior.logRatio(finding) / Posterior.SLOPE;
+          double seen = StudyNoise.logRatio(finding) / StudyNoise.SLOPE;
           ratios++;
           held += Math.abs(seen - estimate.mean()) < 1.2816 * sd ? 1 : 0;
         }
@@ -128,7 +128,7 @@ class EvidenceReportTest {
         "**Leave one study out.** Every study's findings predicted without it, %d findings of %d"
             + " studies in use. A direction is predicted when the sign is right; no difference when"
             + " the mean lies within ±%.0f %%.",
-        used.size(), Studies.standard().citations().size(), 100 * Posterior.MARGIN);
+        used.size(), Studies.standard().citations().size(), 100 * StudyNoise.MARGIN);
     say("");
     say("| found | of | mechanics alone | studies alone | both |");
     say("|---|---|---|---|---|");
@@ -249,7 +249,7 @@ class EvidenceReportTest {
                   finding.regionsA(),
                   seen > 0 ? Direction.MORE : Direction.LESS,
                   ratio
-                      ? OptionalDouble.of(20 * Math.exp(Posterior.SLOPE * seen) - 1)
+                      ? OptionalDouble.of(20 * Math.exp(StudyNoise.SLOPE * seen) - 1)
                       : OptionalDouble.empty(),
                   ratio ? OptionalDouble.of(19) : OptionalDouble.empty()));
         }

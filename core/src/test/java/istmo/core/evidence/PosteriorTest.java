@@ -38,8 +38,8 @@ class PosteriorTest {
             9);
     Posterior posterior = new Posterior(STRETCH, List.of(finding), Assumptions.USUAL);
     Estimate before = NONE.difference(finding);
-    double noise = Posterior.SPREAD / Posterior.SLOPE;
-    double y = Math.log(15.0 / 10) / Posterior.SLOPE;
+    double noise = StudyNoise.SPREAD / StudyNoise.SLOPE;
+    double y = Math.log(15.0 / 10) / StudyNoise.SLOPE;
     double v0 = before.sd() * before.sd();
     double v = 1 / (1 / v0 + 1 / (noise * noise));
     Estimate after = posterior.difference(finding);
@@ -57,7 +57,7 @@ class PosteriorTest {
     for (Direction direction : List.of(Direction.MORE, Direction.LESS)) {
       Finding finding = Findings.seatedAgainstLying(direction);
       Estimate before = NONE.difference(finding);
-      double noise = Posterior.SPREAD / Posterior.SLOPE;
+      double noise = StudyNoise.SPREAD / StudyNoise.SLOPE;
       double v = before.sd() * before.sd();
       double sign = direction == Direction.MORE ? 1 : -1;
       double scale = Math.sqrt(v + noise * noise);
@@ -244,10 +244,10 @@ class PosteriorTest {
     double xy = 0;
     double xx = 0;
     for (Finding row : rows) {
-      xy += NONE.mechanics(row) * Posterior.logRatio(row);
+      xy += NONE.mechanics(row) * StudyNoise.logRatio(row);
       xx += NONE.mechanics(row) * NONE.mechanics(row);
     }
-    assertThat(Posterior.SLOPE).isCloseTo(xy / xx, within(0.15));
+    assertThat(StudyNoise.SLOPE).isCloseTo(xy / xx, within(0.15));
   }
 
   /**
@@ -257,14 +257,14 @@ class PosteriorTest {
    */
   @Test
   void leftOutRatiosAreMostLikelyWithTheSpreadInUse() {
-    double inUse = likelihoodOfLeftOutRatios(Posterior.SPREAD);
+    double inUse = likelihoodOfLeftOutRatios(StudyNoise.SPREAD);
     for (double spread : new double[] {0.15, 0.25, 0.3}) {
       assertThat(inUse)
           .as("against %s", spread)
           .isGreaterThan(likelihoodOfLeftOutRatios(spread) - 0.5);
     }
-    assertThat(inUse).isGreaterThan(likelihoodOfLeftOutRatios(Posterior.SPREAD / 2));
-    assertThat(inUse).isGreaterThan(likelihoodOfLeftOutRatios(2 * Posterior.SPREAD));
+    assertThat(inUse).isGreaterThan(likelihoodOfLeftOutRatios(StudyNoise.SPREAD / 2));
+    assertThat(inUse).isGreaterThan(likelihoodOfLeftOutRatios(2 * StudyNoise.SPREAD));
   }
 
   private static double likelihoodOfLeftOutRatios(double spread) {
@@ -278,7 +278,7 @@ class PosteriorTest {
             all.without(otherFinding -> otherFinding.citation().equals(finding.citation()));
         Estimate estimate = without.difference(finding);
         double sd = Math.hypot(estimate.sd(), without.noise(finding));
-        double z = (Posterior.logRatio(finding) / Posterior.SLOPE - estimate.mean()) / sd;
+        double z = (StudyNoise.logRatio(finding) / StudyNoise.SLOPE - estimate.mean()) / sd;
         sum += -Math.log(sd) - z * z / 2;
       }
     }
@@ -299,7 +299,7 @@ class PosteriorTest {
               new Posterior(
                       STRETCH,
                       Studies.standard().used(),
-                      new Assumptions(true, factor, Posterior.SPREAD))
+                      new Assumptions(true, factor, StudyNoise.SPREAD))
                   .score());
     }
     assertThat(new Posterior(STRETCH, Studies.standard().used(), Assumptions.USUAL).score())

@@ -247,10 +247,7 @@ public final class SquatFamily implements Family {
                 (body.massKg() + loadKg) * pressureX
                     - Standing.legMassMoment(body, foot.ankle(), knee, hip, foot.middleX(body))
                     - (body.upperMassKg() + loadKg) * hip.x());
-    if (Double.isNaN(lean)) {
-      return cannotBalance();
-    }
-    if (lean > MOST_LEAN) {
+    if (Double.isNaN(lean) || lean > MOST_LEAN) {
       return cannotBalance();
     }
     double missing = LEAST_HANDLE_M - bar.at(body, hip, lean).y();

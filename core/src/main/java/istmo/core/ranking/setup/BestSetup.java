@@ -1,32 +1,17 @@
 package istmo.core.ranking.setup;
 
-import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.RegionValues;
-import istmo.core.body.Cautions;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
-import istmo.core.computing.Workers;
-import istmo.core.mechanics.Analyser;
-import istmo.core.mechanics.Analysis;
-import istmo.core.mechanics.CannotAnalyse;
-import istmo.core.movement.Impossible;
-import istmo.core.movement.Reach;
 import istmo.core.movement.Setup;
 import istmo.core.movement.SetupParameter;
 import istmo.core.quantity.Fact;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.quantity.NotPossible;
-import istmo.core.quantity.Required;
 import istmo.core.ranking.brief.Brief;
-import istmo.core.ranking.criterion.Admission;
 import istmo.core.ranking.criterion.Evaluation;
-import istmo.core.ranking.criterion.Fit;
-import istmo.core.ranking.criterion.UsualSet;
-import istmo.core.stimulus.Stimulus;
 import java.util.ArrayList;
-import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -50,14 +35,7 @@ public final class BestSetup {
   /** A change of the fit below this share is none: it is not worth a coach's move. */
   private static final double NOTHING = 0.02;
 
-  /**
-   * Share of the range that a set-up must keep: partial repetitions are exercises of their own, not
-   * better set-ups.
-   */
-  private static final double KEPT_RANGE = 0.9;
-
   private final Brief brief;
-  private final Candidate candidate;
   private final Exercise exercise;
 
   /** Everything that a lifter sets, does or that is assumed of it, by degrees. */
@@ -66,17 +44,7 @@ public final class BestSetup {
   /** What of it is searched. */
   private final List<SetupParameter> movable;
 
-  private final Map<Map<String, Double>, Tried> tried = new HashMap<>();
-  private final Analyser[] analysers = new Analyser[Runtime.getRuntime().availableProcessors()];
-
-  /** The heaviest weight of the place for this candidate, kg. */
-  private final double heaviestKg;
-
-  private double leastRange;
-
-  /** A set-up that was computed, or what stands in its way. */
-  private record Tried(
-      Optional<Evaluation.Computed> computed, Optional<Fact> obstacle, double fit) {}
+  private final TriedSetups setups;
 
   /**
    * @param brief whose body is the one as far as cautions let it go
@@ -86,9 +54,8 @@ public final class BestSetup {
       throw new InvalidInput("aim", "paint at least one region that should grow");
     }
     this.brief = brief;
-    this.candidate = candidate;
+    this.setups = new TriedSetups(brief, candidate);
     this.exercise = candidate.exercise();
-    this.heaviestKg = UsualSet.heaviestKg(candidate, brief.equipment());
     Map<String, Double> measured = brief.equipment().measuredOf(candidate.needs());
     this.controls =
         exercise.family().parameters().stream()
@@ -99,9 +66,6 @@ public final class BestSetup {
                         && !measured.containsKey(setupParameter.id()))
             .toList();
     this.movable = controls.stream().filter(SetupParameter::searched).toList();
-    for (int i = 0; i < analysers.length; i++) {
-      analysers[i] = new Analyser(brief.limitedBody());
-    }
   }
 
   /** What one natural step of a control does, each way. */
@@ -163,7 +127,7 @@ public final class BestSetup {
   /** Throws {@link NotPossible} where the set-up itself cannot be taken. */
   public static Steps steps(Brief brief, Candidate candidate, Setup at) {
     BestSetup search = new BestSetup(brief, candidate);
-    Tried here = search.require(at);
+    TriedSetups.Tried here = search.require(at);
     return new Steps(
         at,
         here.fit(),
@@ -178,8 +142,8 @@ public final class BestSetup {
     return new BestSetup(brief, candidate).search(from);
   }
 
-  private Tried require(Setup at) {
-    Tried tried = tryAll(List.of(at)).get(0);
+  private TriedSetups.Tried require(Setup at) {
+    TriedSetups.Tried tried = setups.tryAll(List.of(at)).get(0);
     if (tried.computed().isEmpty()) {
       throw new NotPossible("setup", new SetupFact.CannotBeTaken(tried.obstacle().orElseThrow()));
     }
@@ -187,8 +151,8 @@ public final class BestSetup {
   }
 
   private Best search(Setup from) {
-    Tried beginning = require(from);
-    leastRange = KEPT_RANGE * range(beginning.computed().orElseThrow().analysis());
+    TriedSetups.Tried beginning = require(from);
+    setups.keepRangeOf(beginning.computed().orElseThrow().analysis());
     List<Setup> starts = new ArrayList<>(List.of(from));
     for (Candidate other : Catalogue.standard().candidatesOf(exercise)) {
       Setup start = from;
@@ -197,38 +161,16 @@ public final class BestSetup {
       }
       starts.add(start);
     }
-    tryAll(starts);
+    setups.tryAll(starts);
     Setup best = from;
     for (Setup start : starts) {
       best = better(climb(start), best);
     }
     best = withoutIdleMoves(from, best);
     Setup found = best;
-    Tried end = at(found);
-    List<Moved> moved = new ArrayList<>();
-    for (SetupParameter parameter : movable) {
-      if (from.get(parameter) != found.get(parameter)) {
-        moved.add(new Moved(parameter, from.get(parameter), found.get(parameter)));
-      }
-    }
-    List<SetupParameter> flat = new ArrayList<>();
-    List<SetupFact.NoFurther> bounded = new ArrayList<>();
-    for (Step step : stepsFrom(found, movable)) {
-      if (idle(end.fit(), step.more()) && idle(end.fit(), step.less())) {
-        flat.add(step.parameter());
-      }
-      for (Move move : List.of(step.more(), step.less())) {
-        if (move.obstacle().isPresent()
-            && moved.stream()
-                .anyMatch(
-                    way ->
-                        way.parameter().equals(step.parameter())
-                            && Math.signum(way.to() - way.from())
-                                == Math.signum(move.value() - found.get(step.parameter())))) {
-          bounded.add(new SetupFact.NoFurther(step.parameter().label(), move.obstacle().get()));
-        }
-      }
-    }
+    TriedSetups.Tried end = setups.at(found);
+    List<Moved> moved = movedFrom(from, found);
+    List<Step> around = stepsFrom(found, movable);
     Evaluation.Computed computed = beginning.computed().orElseThrow();
     Evaluation.Computed after = end.computed().orElseThrow();
     double gain = end.fit() / Math.max(1e-9, beginning.fit()) - 1;
@@ -252,11 +194,42 @@ public final class BestSetup {
         end.fit(),
         gain,
         told,
-        List.copyOf(moved),
-        List.copyOf(flat),
-        List.copyOf(bounded),
+        moved,
+        around.stream()
+            .filter(step -> idle(end.fit(), step.more()) && idle(end.fit(), step.less()))
+            .map(Step::parameter)
+            .toList(),
+        bounded(found, moved, around),
         elsewhere,
-        tried.size());
+        setups.size());
+  }
+
+  private List<Moved> movedFrom(Setup from, Setup to) {
+    return movable.stream()
+        .filter(parameter -> from.get(parameter) != to.get(parameter))
+        .map(parameter -> new Moved(parameter, from.get(parameter), to.get(parameter)))
+        .toList();
+  }
+
+  /** What keeps a control that was moved from going on that way. */
+  private static List<SetupFact.NoFurther> bounded(
+      Setup found, List<Moved> moved, List<Step> around) {
+    List<SetupFact.NoFurther> bounded = new ArrayList<>();
+    for (Step step : around) {
+      for (Move move : List.of(step.more(), step.less())) {
+        boolean goesOn =
+            moved.stream()
+                .anyMatch(
+                    way ->
+                        way.parameter().equals(step.parameter())
+                            && Math.signum(way.to() - way.from())
+                                == Math.signum(move.value() - found.get(step.parameter())));
+        if (goesOn && move.obstacle().isPresent()) {
+          bounded.add(new SetupFact.NoFurther(step.parameter().label(), move.obstacle().get()));
+        }
+      }
+    }
+    return List.copyOf(bounded);
   }
 
   private static boolean idle(double fit, Move move) {
@@ -267,14 +240,14 @@ public final class BestSetup {
   private Setup climb(Setup start) {
     Setup here = start;
     for (int size : new int[] {2, 1}) {
-      while (tried.size() < MOST_TRIED) {
+      while (setups.size() < MOST_TRIED) {
         Setup next = here;
         List<Setup> around = new ArrayList<>();
         for (SetupParameter parameter : movable) {
           moved(here, parameter, size).ifPresent(around::add);
           moved(here, parameter, -size).ifPresent(around::add);
         }
-        tryAll(around);
+        setups.tryAll(around);
         for (Setup setup : around) {
           next = better(setup, next);
         }
@@ -288,7 +261,8 @@ public final class BestSetup {
   }
 
   private Setup better(Setup setup, Setup otherSetup) {
-    return at(setup).fit() > at(otherSetup).fit() + NOTHING / 4 * Math.abs(at(otherSetup).fit())
+    return setups.at(setup).fit()
+            > setups.at(otherSetup).fit() + NOTHING / 4 * Math.abs(setups.at(otherSetup).fit())
         ? setup
         : otherSetup;
   }
@@ -299,8 +273,9 @@ public final class BestSetup {
     for (SetupParameter parameter : movable) {
       if (here.get(parameter) != from.get(parameter)) {
         Setup back = here.with(parameter, from.get(parameter));
-        tryAll(List.of(back));
-        if (at(back).fit() > at(here).fit() - NOTHING * Math.abs(at(best).fit())) {
+        setups.tryAll(List.of(back));
+        if (setups.at(back).fit()
+            > setups.at(here).fit() - NOTHING * Math.abs(setups.at(best).fit())) {
           here = back;
         }
       }
@@ -315,7 +290,7 @@ public final class BestSetup {
           moved(at, parameter, 1).ifPresent(around::add);
           moved(at, parameter, -1).ifPresent(around::add);
         });
-    tryAll(around);
+    setups.tryAll(around);
     return which.stream()
         .map(parameter -> new Step(parameter, move(at, parameter, 1), move(at, parameter, -1)))
         .toList();
@@ -327,7 +302,7 @@ public final class BestSetup {
       return new Move(
           at.get(parameter), Double.NaN, Optional.of(new SetupFact.EndOfRange()), Optional.empty());
     }
-    Tried tried = at(to.get());
+    TriedSetups.Tried tried = setups.at(to.get());
     return new Move(
         to.get().get(parameter),
         tried.computed().isPresent() ? tried.fit() : Double.NaN,
@@ -340,81 +315,5 @@ public final class BestSetup {
     return parameter.allowed().contains(to)
         ? Optional.of(at.with(parameter, to))
         : Optional.empty();
-  }
-
-  private Tried at(Setup setup) {
-    return Required.entry(tried, setup.values());
-  }
-
-  /** Computes what was not tried yet, on all processors; a set-up is found again by its values. */
-  private List<Tried> tryAll(List<Setup> setups) {
-    Map<Map<String, Double>, Setup> untried = new LinkedHashMap<>();
-    setups.stream()
-        .filter(setup -> !tried.containsKey(setup.values()))
-        .forEach(setup -> untried.put(setup.values(), setup));
-    List<Setup> fresh = List.copyOf(untried.values());
-    Tried[] results = new Tried[fresh.size()];
-    int parts = Math.min(analysers.length, Math.max(1, fresh.size()));
-    Workers.run(
-        parts,
-        part -> {
-          for (int k = part; k < results.length; k += parts) {
-            results[k] = compute(analysers[part], fresh.get(k));
-          }
-        });
-    for (int k = 0; k < results.length; k++) {
-      tried.put(fresh.get(k).values(), results[k]);
-    }
-    return setups.stream().map(this::at).toList();
-  }
-
-  private Tried compute(Analyser analyser, Setup setup) {
-    Optional<Impossible> obstacle = Reach.obstacle(brief.limitedBody(), exercise.family(), setup);
-    if (obstacle.isPresent()) {
-      return impossible(obstacle.get().obstacle());
-    }
-    UsualSet set = UsualSet.in(setup, candidate, brief.limitedBody(), analyser, heaviestKg);
-    if (set.result() instanceof CannotAnalyse cannot) {
-      return impossible(cannot.why());
-    }
-    Analysis analysis = (Analysis) set.result();
-    if (range(analysis) < leastRange) {
-      return impossible(new SetupFact.MuchLessRange());
-    }
-    Optional<Cautions.Refusal> refusal =
-        Admission.refusal(brief.cautions(), exercise, Optional.of(analysis));
-    if (refusal.isPresent()) {
-      return impossible(refusal.get().why());
-    }
-    Evaluation.Computed computed =
-        new Evaluation.Computed(
-            candidate, set.reach(), analysis, Stimulus.byRegion(analysis, brief.school()));
-    return new Tried(
-        Optional.of(computed),
-        Optional.empty(),
-        Fit.of(brief.aim(), computed.stimulus(), computed.analysis()));
-  }
-
-  /** How far the joint that turns most turns, rad. */
-  private static double range(Analysis analysis) {
-    double most = 0;
-    for (Coordinate coordinate : Coordinate.values()) {
-      double low =
-          analysis.points().stream()
-              .mapToDouble(point -> point.posture().angle(coordinate))
-              .min()
-              .orElse(0);
-      double high =
-          analysis.points().stream()
-              .mapToDouble(point -> point.posture().angle(coordinate))
-              .max()
-              .orElse(0);
-      most = Math.max(most, high - low);
-    }
-    return most;
-  }
-
-  private static Tried impossible(Fact why) {
-    return new Tried(Optional.empty(), Optional.of(why), Double.NEGATIVE_INFINITY);
   }
 }
