@@ -5,6 +5,7 @@ import istmo.app.accounts.persistence.CoachRepository;
 import istmo.app.platform.NotFound;
 import istmo.core.quantity.InvalidInput;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import org.springframework.stereotype.Service;
@@ -40,6 +41,11 @@ public class CoachDays {
       throw new InvalidInput("timeZone", "is the IANA name of a time zone, as Atlantic/Azores");
     }
     coach().setTimeZone(name);
+  }
+
+  /** This moment. */
+  public Instant now() {
+    return clock.instant();
   }
 
   /** The coach's day now. */

@@ -105,19 +105,48 @@ class DemoData {
   }
 
   private void write() {
-    Gym quayside = gyms.add("Quayside Hall", Equipment.everything());
-    Gym boatshed =
-        gyms.add(
-            "Boatshed",
-            Set.of(
-                Equipment.BARBELL,
-                Equipment.RACK,
-                Equipment.WEDGE,
-                Equipment.FIXED_TRACK,
-                Equipment.LYING_CURL,
-                Equipment.BENCH,
-                Equipment.DUMBBELLS,
-                Equipment.PULL_DOWN));
+    Gym quayside = machines(gyms.add("Quayside Hall", Equipment.everything()));
+    Gym boatshed = boatshed();
+    LocalDate today = LocalDate.now(clock);
+    Client oda = oda(today);
+    Client tarn = tarn(today);
+    Client pia = pia();
+    others();
+    records.quads(oda, quayside);
+    records.hinges(tarn, boatshed);
+    records.knee(pia, quayside);
+    records.today(
+        oda,
+        quayside,
+        Aim.of(Map.of("VL", 3, "RF", 2), List.of()),
+        "heel-raised-squat/wedge",
+        "leg-extension-reclined/reclined",
+        "seated-leg-curl/usual");
+    records.today(
+        tarn,
+        boatshed,
+        Aim.of(Map.of("GMAXM", 3, "BFL", 2), List.of()),
+        "romanian-deadlift/usual",
+        "split-squat/lean");
+    plan(oda, quayside);
+  }
+
+  private Gym boatshed() {
+    return gyms.add(
+        "Boatshed",
+        Set.of(
+            Equipment.BARBELL,
+            Equipment.RACK,
+            Equipment.WEDGE,
+            Equipment.FIXED_TRACK,
+            Equipment.LYING_CURL,
+            Equipment.BENCH,
+            Equipment.DUMBBELLS,
+            Equipment.PULL_DOWN));
+  }
+
+  /** All quads, and a right leg that leads. */
+  private Client oda(LocalDate today) {
     Client oda =
         clients.add(
             "Oda Fenwick",
@@ -132,6 +161,35 @@ class DemoData {
                 Set.of("heel-raised-squat"),
                 Set.of()),
             Cautions.none());
+    for (int week = 8; week >= 0; week -= 4) {
+      measure(oda, MeasurementKind.MASS, Side.NONE, 63.6 - 0.1 * week, today.minusWeeks(week));
+      measure(
+          oda,
+          MeasurementKind.THIGH_GIRTH,
+          Side.LEFT,
+          0.556 - 0.0015 * week,
+          today.minusWeeks(week));
+      measure(
+          oda,
+          MeasurementKind.THIGH_GIRTH,
+          Side.RIGHT,
+          0.561 - 0.001 * week,
+          today.minusWeeks(week));
+    }
+    measure(oda, MeasurementKind.THIGH, Side.LEFT, 0.392, today.minusWeeks(8));
+    measure(oda, MeasurementKind.THIGH, Side.LEFT, 0.396, today.minusWeeks(8));
+    measure(oda, MeasurementKind.THIGH, Side.RIGHT, 0.395, today.minusWeeks(8));
+    clients.addLift(
+        oda.id(),
+        new KnownLift(
+            Catalogue.standard().candidate("heel-raised-squat/wedge"),
+            new PerformedSet(40, 8, 2),
+            today.minusWeeks(2)));
+    return oda;
+  }
+
+  /** Tall, long thighs, stiff ankles. */
+  private Client tarn(LocalDate today) {
     Client tarn =
         clients.add(
             "Tarn Holloway",
@@ -146,12 +204,25 @@ class DemoData {
                 Set.of(),
                 Set.of("deadlift")),
             Cautions.none());
-    Client pia =
-        clients.add(
-            "Pia Lindqvale",
-            new Intake(1.72, 70, Sex.FEMALE, Thigh.USUAL, Ankle.USUAL),
-            Profile.unknown(),
-            sore(new Soreness(PainFlag.KNEE, Set.of(SoreMovement.DEEP_KNEE), Approach.LESS_RANGE)));
+    clients.addLift(
+        tarn.id(),
+        new KnownLift(
+            Catalogue.standard().candidate("romanian-deadlift/usual"),
+            new PerformedSet(80, 10, 2),
+            today.minusDays(4)));
+    return tarn;
+  }
+
+  /** A knee that minds deep bends. */
+  private Client pia() {
+    return clients.add(
+        "Pia Lindqvale",
+        new Intake(1.72, 70, Sex.FEMALE, Thigh.USUAL, Ankle.USUAL),
+        Profile.unknown(),
+        sore(new Soreness(PainFlag.KNEE, Set.of(SoreMovement.DEEP_KNEE), Approach.LESS_RANGE)));
+  }
+
+  private void others() {
     clients.add(
         "Joss Merrow",
         new Intake(1.76, 81, Sex.MALE, Thigh.USUAL, Ankle.USUAL),
@@ -200,75 +271,32 @@ class DemoData {
         new Intake(1.66, 58, Sex.FEMALE, Thigh.USUAL, Ankle.USUAL),
         Profile.unknown(),
         Cautions.none());
+  }
 
-    LocalDate today = LocalDate.now(clock);
-    for (int week = 8; week >= 0; week -= 4) {
-      measure(oda, MeasurementKind.MASS, Side.NONE, 63.6 - 0.1 * week, today.minusWeeks(week));
-      measure(
-          oda,
-          MeasurementKind.THIGH_GIRTH,
-          Side.LEFT,
-          0.556 - 0.0015 * week,
-          today.minusWeeks(week));
-      measure(
-          oda,
-          MeasurementKind.THIGH_GIRTH,
-          Side.RIGHT,
-          0.561 - 0.001 * week,
-          today.minusWeeks(week));
-    }
-    measure(oda, MeasurementKind.THIGH, Side.LEFT, 0.392, today.minusWeeks(8));
-    measure(oda, MeasurementKind.THIGH, Side.LEFT, 0.396, today.minusWeeks(8));
-    measure(oda, MeasurementKind.THIGH, Side.RIGHT, 0.395, today.minusWeeks(8));
-
-    clients.addLift(
-        oda.id(),
-        new KnownLift(
-            Catalogue.standard().candidate("heel-raised-squat/wedge"),
-            new PerformedSet(40, 8, 2),
-            today.minusWeeks(2)));
-    clients.addLift(
-        tarn.id(),
-        new KnownLift(
-            Catalogue.standard().candidate("romanian-deadlift/usual"),
-            new PerformedSet(80, 10, 2),
-            today.minusDays(4)));
-    quayside =
+  /** What has been measured of the hall's machines and plates. */
+  private Gym machines(Gym hall) {
+    Gym known = hall;
+    known =
         gyms.know(
-            quayside.id(),
-            quayside.version(),
+            known.id(),
+            known.version(),
             Equipment.LEG_PRESS,
             Map.of("railAngle", 42.0, "sledMass", 52.0, "stop", 0.62));
-    quayside =
+    known =
         gyms.know(
-            quayside.id(),
-            quayside.version(),
+            known.id(),
+            known.version(),
             Equipment.SEATED_CURL,
             Map.of("step", 2.5, "thighPad", 1.0));
-    quayside =
+    known =
         gyms.plates(
-            quayside.id(),
-            quayside.version(),
+            known.id(),
+            known.version(),
             new Plates(Map.of(20.0, 4, 15.0, 2, 10.0, 3, 5.0, 2, 2.5, 2, 1.25, 1)));
-    gyms.pull(quayside.id(), quayside.version(), Equipment.LEG_EXTENSION, pulls());
+    return gyms.pull(known.id(), known.version(), Equipment.LEG_EXTENSION, pulls());
+  }
 
-    records.quads(oda, quayside);
-    records.hinges(tarn, boatshed);
-    records.knee(pia, quayside);
-    records.today(
-        oda,
-        quayside,
-        Aim.of(Map.of("VL", 3, "RF", 2), List.of()),
-        "heel-raised-squat/wedge",
-        "leg-extension-reclined/reclined",
-        "seated-leg-curl/usual");
-    records.today(
-        tarn,
-        boatshed,
-        Aim.of(Map.of("GMAXM", 3, "BFL", 2), List.of()),
-        "romanian-deadlift/usual",
-        "split-squat/lean");
-
+  private void plan(Client oda, Gym quayside) {
     PlanBrief more =
         new PlanBrief(
             Map.of("VL", 3, "RF", 2, "GMAXM", 1),
@@ -282,10 +310,7 @@ class DemoData {
             quayside.id(),
             more,
             "Quads, winter",
-            Optional.empty(),
-            Optional.empty(),
-            false,
-            Pairing.NONE);
+            new Plans.Wished(Optional.empty(), Optional.empty(), false, Pairing.NONE));
     try {
       composing.compose(week.id(), week.version(), UUID.randomUUID(), COMPOSED_S);
     } catch (Conflict quicker) {

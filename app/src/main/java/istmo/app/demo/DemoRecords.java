@@ -1,9 +1,10 @@
 package istmo.app.demo;
 
 import istmo.app.clients.Client;
-import istmo.app.floor.Floor;
+import istmo.app.floor.Marks;
 import istmo.app.gyms.Gym;
 import istmo.app.sessions.Session;
+import istmo.app.sessions.SessionItems;
 import istmo.app.sessions.Sessions;
 import istmo.app.sessions.SetLog;
 import istmo.core.anatomy.BodyArea;
@@ -38,14 +39,16 @@ class DemoRecords {
   private static final int WEEKS = 8;
 
   private final Sessions sessions;
+  private final SessionItems items;
   private final SetLog sets;
-  private final Floor floor;
+  private final Marks marks;
   private final Clock clock;
 
-  DemoRecords(Sessions sessions, SetLog sets, Floor floor, Clock clock) {
+  DemoRecords(Sessions sessions, SessionItems items, SetLog sets, Marks marks, Clock clock) {
     this.sessions = sessions;
+    this.items = items;
     this.sets = sets;
-    this.floor = floor;
+    this.marks = marks;
     this.clock = clock;
   }
 
@@ -54,77 +57,68 @@ class DemoRecords {
    * where they should be.
    */
   void quads(Client client, Gym gym) {
+    for (int week = 0; week < WEEKS; week++) {
+      for (int day : new int[] {0, 3}) {
+        if (week < WEEKS - 1 || day == 0) {
+          quads(client, gym, week, day);
+        }
+      }
+    }
+    marks.keep(
+        client.id(), gym.id(), "leg-extension-reclined/reclined", "Back 5 · roller 2", begun(0, 0));
+    marks.keep(client.id(), gym.id(), "seated-leg-curl/usual", "Seat 3 · thigh pad 4", begun(0, 0));
+  }
+
+  private void quads(Client client, Gym gym, int week, int day) {
     double[] squat = {30, 30, 32.5, 32.5, 35, 35, 37.5, 37.5};
     int[] best = {10, 11, 9, 11, 9, 11, 9, 10};
     int[] extension = {10, 11, 12, 12, 12, 12, 11, 12};
-    for (int week = 0; week < WEEKS; week++) {
-      for (int day : new int[] {0, 3}) {
-        if (week == WEEKS - 1 && day == 3) {
-          continue;
-        }
-        Instant at = begun(week, day);
-        Session session =
-            sessions.start(
-                client.id(),
-                gym.id(),
-                Aim.of(Map.of("VL", 3, "RF", 2), List.of()),
-                School.STRETCH,
-                false,
-                at);
-        int gain = day == 3 ? 1 : 0;
-        UUID first = pin(session, "heel-raised-squat/wedge");
-        for (int k = 0; k < 3; k++) {
-          log(
-              session,
-              first,
-              at.plus(Duration.ofMinutes(4 + 4L * k)),
-              set(
-                  squat[week],
-                  best[week] + gain - k,
-                  2 - k / 2.0,
-                  Side.NONE,
-                  k + 1,
-                  k == 0 ? Set.of(Region.VL, Region.RF) : Set.of(),
-                  Optional.empty()));
-        }
-        UUID second = pin(session, "leg-extension-reclined/reclined");
-        for (int k = 0; k < 3; k++) {
-          log(
-              session,
-              second,
-              at.plus(Duration.ofMinutes(20 + 3L * k)),
-              set(
-                  35,
-                  extension[week] - (k == 2 ? 1 : 0),
-                  1,
-                  Side.NONE,
-                  k + 1,
-                  k == 0 ? Set.of(Region.RF) : Set.of(),
-                  Optional.empty()));
-        }
-        if (day == 0) {
-          UUID third = pin(session, "seated-leg-curl/usual");
-          for (int k = 0; k < 2; k++) {
-            log(
-                session,
-                third,
-                at.plus(Duration.ofMinutes(33 + 3L * k)),
-                set(
-                    25 + 2.5 * Math.floorDiv(week, 2),
-                    14 - k,
-                    2,
-                    Side.NONE,
-                    k + 1,
-                    k == 0 ? Set.of(Region.BFL, Region.ST) : Set.of(),
-                    Optional.empty()));
-          }
-        }
-        sessions.finish(session.id(), at.plus(Duration.ofMinutes(45)));
-      }
+    Instant at = begun(week, day);
+    Session session =
+        sessions.start(
+            client.id(),
+            gym.id(),
+            Aim.of(Map.of("VL", 3, "RF", 2), List.of()),
+            School.STRETCH,
+            false,
+            at);
+    int gain = day == 3 ? 1 : 0;
+    UUID first = pin(session, "heel-raised-squat/wedge");
+    for (int k = 0; k < 3; k++) {
+      Set<BodyArea> felt = k == 0 ? Set.of(Region.VL, Region.RF) : Set.of();
+      int repetitions = best[week] + gain - k;
+      log(
+          session,
+          first,
+          at.plus(Duration.ofMinutes(4 + 4L * k)),
+          set(squat[week], repetitions, 2 - k / 2.0, Side.NONE, k + 1, felt, Optional.empty()));
     }
-    floor.mark(
-        client.id(), gym.id(), "leg-extension-reclined/reclined", "Back 5 · roller 2", begun(0, 0));
-    floor.mark(client.id(), gym.id(), "seated-leg-curl/usual", "Seat 3 · thigh pad 4", begun(0, 0));
+    UUID second = pin(session, "leg-extension-reclined/reclined");
+    for (int k = 0; k < 3; k++) {
+      Set<BodyArea> felt = k == 0 ? Set.of(Region.RF) : Set.of();
+      int repetitions = extension[week] - (k == 2 ? 1 : 0);
+      log(
+          session,
+          second,
+          at.plus(Duration.ofMinutes(20 + 3L * k)),
+          set(35, repetitions, 1, Side.NONE, k + 1, felt, Optional.empty()));
+    }
+    if (day == 0) {
+      curls(session, at, 25 + 2.5 * Math.floorDiv(week, 2));
+    }
+    sessions.finish(session.id(), at.plus(Duration.ofMinutes(45)));
+  }
+
+  private void curls(Session session, Instant at, double kg) {
+    UUID third = pin(session, "seated-leg-curl/usual");
+    for (int k = 0; k < 2; k++) {
+      Set<BodyArea> felt = k == 0 ? Set.of(Region.BFL, Region.ST) : Set.of();
+      log(
+          session,
+          third,
+          at.plus(Duration.ofMinutes(33 + 3L * k)),
+          set(kg, 14 - k, 2, Side.NONE, k + 1, felt, Optional.empty()));
+    }
   }
 
   /** A hinge that rises but is felt in the back, and split squats whose left side falls behind. */
@@ -247,7 +241,7 @@ class DemoRecords {
   }
 
   private UUID pin(Session session, String candidate) {
-    Session pinned = sessions.pin(session.id(), candidate, Optional.empty());
+    Session pinned = items.pin(session.id(), candidate, Optional.empty());
     return pinned.items().get(pinned.items().size() - 1).id();
   }
 

@@ -1,24 +1,11 @@
 package istmo.app.exchange;
 
-import istmo.app.catalogue.OwnExercises;
-import istmo.app.catalogue.Variants;
 import istmo.app.clients.Clients;
 import istmo.app.exchange.ArchiveReading.ReadClient;
-import istmo.app.exchange.ArchiveReading.ReadExercise;
-import istmo.app.exchange.ArchiveReading.ReadSession;
-import istmo.app.exchange.ArchiveReading.ReadVariant;
-import istmo.app.floor.Floor;
 import istmo.app.gyms.Gym;
 import istmo.app.gyms.Gyms;
-import istmo.app.plans.PlanBrief;
-import istmo.app.plans.PlanStore;
 import istmo.app.platform.Names;
 import istmo.app.platform.Transactions;
-import istmo.app.record.Answers;
-import istmo.app.schools.Schools;
-import istmo.app.sessions.SessionBrief;
-import istmo.app.sessions.SessionImport;
-import istmo.core.catalogue.Candidate;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.quantity.Required;
 import java.time.Clock;
@@ -32,7 +19,6 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JacksonException.Reference;
@@ -47,13 +33,8 @@ public class ArchiveImport {
 
   private final Clients clients;
   private final Gyms gyms;
-  private final Variants variants;
-  private final OwnExercises exercises;
-  private final Schools schools;
-  private final SessionImport sessionImport;
-  private final PlanStore plans;
-  private final Floor floor;
-  private final Answers answers;
+  private final OwnThingsImport ownThings;
+  private final ClientFilesImport clientFiles;
   private final Clock clock;
   private final JsonMapper json;
   private final Transactions transactions;
@@ -61,28 +42,18 @@ public class ArchiveImport {
   ArchiveImport(
       Clients clients,
       Gyms gyms,
-      Variants variants,
-      OwnExercises exercises,
-      Schools schools,
-      SessionImport sessionImport,
-      PlanStore plans,
-      Floor floor,
-      Answers answers,
+      OwnThingsImport ownThings,
+      ClientFilesImport clientFiles,
       Clock clock,
       JsonMapper json,
       Transactions transactions) {
-    this.transactions = transactions;
     this.clients = clients;
     this.gyms = gyms;
-    this.variants = variants;
-    this.exercises = exercises;
-    this.schools = schools;
-    this.sessionImport = sessionImport;
-    this.plans = plans;
-    this.floor = floor;
-    this.answers = answers;
+    this.ownThings = ownThings;
+    this.clientFiles = clientFiles;
     this.clock = clock;
     this.json = json.rebuild().enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES).build();
+    this.transactions = transactions;
   }
 
   /**
@@ -224,7 +195,7 @@ public class ArchiveImport {
                                       read.name(), read.equipment(), read.pulls(), read.removed())
                                   .id();
                             })));
-    Translation here = new Translation(places, own(file), judged(file));
+    Translation here = new Translation(places, ownThings.catalogue(file), ownThings.schools(file));
     Map<String, UUID> ids = new HashMap<>();
     int sessions = 0;
     int sets = 0;
@@ -232,128 +203,13 @@ public class ArchiveImport {
     for (int k = 0; k < file.read.size(); k++) {
       ClientLine line = preview.clients().get(k);
       if (line.as().isPresent()) {
-        ids.put(line.name(), client(file.read.get(k), line.as().get(), here));
+        ids.put(line.name(), clientFiles.bring(file.read.get(k), line.as().get(), here));
         sessions += line.sessions();
         sets += line.sets();
         planned += line.weeks();
       }
     }
     return new ImportResult(ids, sessions, sets, planned);
-  }
-
-  /**
-   * What things of the file are called here: gyms, own variants and own schools by their names or
-   * ids there.
-   */
-  private record Translation(
-      Map<String, UUID> gyms, Map<String, String> variants, Map<String, String> schools) {
-    String candidate(String id) {
-      return variants.getOrDefault(id, id);
-    }
-
-    SessionImport.ArchivedSession session(ReadSession session) {
-      SessionBrief brief = session.brief();
-      return new SessionImport.ArchivedSession(
-          Required.entry(gyms, session.gym()),
-          new SessionBrief(
-              brief.aim(), brief.keepOut(), school(brief.school()), brief.stiffToday()),
-          session.createdAt(),
-          session.finishedAt(),
-          session.items().stream()
-              .map(
-                  item ->
-                      new SessionImport.ArchivedItem(
-                          candidate(item.candidateId()),
-                          item.setup(),
-                          item.asked(),
-                          item.ended(),
-                          item.sets()))
-              .toList());
-    }
-
-    PlanStore.ArchivedPlan week(ArchiveReading.ReadWeek week) {
-      PlanStore.ArchivedPlan plan = week.at().apply(gyms.get(week.gym()));
-      PlanBrief brief = plan.brief();
-      return new PlanStore.ArchivedPlan(
-          plan.gymId(),
-          plan.createdAt(),
-          plan.changedAt(),
-          plan.removedAt(),
-          new PlanBrief(
-              brief.aim(),
-              brief.keepOut(),
-              school(brief.school()),
-              brief.preset(),
-              brief.weights()),
-          plan.document().naming(this::candidate));
-    }
-
-    private @Nullable String school(@Nullable String id) {
-      return id == null ? null : schools.getOrDefault(id, id);
-    }
-  }
-
-  private Map<String, String> own(ArchiveReading file) {
-    Map<String, String> names = new HashMap<>();
-    for (ReadVariant variant : file.variants.values()) {
-      names.put(
-          variant.id(),
-          variants
-              .bringIn(
-                  Candidate.ownKey(variant.id()).orElseThrow(),
-                  variant.exerciseId(),
-                  variant.name(),
-                  variant.setup(),
-                  variant.retired())
-              .id());
-    }
-    for (ReadExercise exercise : file.exercises.values()) {
-      names.put(
-          exercise.exercise().candidateId(),
-          exercises
-              .bringIn(exercise.exercise(), exercise.said(), exercise.retired())
-              .candidateId());
-    }
-    return names;
-  }
-
-  private Map<String, String> judged(ArchiveReading file) {
-    Map<String, String> names = new HashMap<>();
-    file.schools
-        .values()
-        .forEach(
-            school ->
-                names.put(
-                    school.id(),
-                    schools.bringIn(school.id(), school.wish(), school.retired()).id()));
-    return names;
-  }
-
-  private UUID client(ReadClient client, String as, Translation here) {
-    UUID id = clients.bringIn(client.whole().named(as));
-    client.weeks().forEach(week -> plans.bringIn(id, here.week(week)));
-    client
-        .marks()
-        .forEach(
-            mark ->
-                floor.mark(
-                    id,
-                    Required.entry(here.gyms(), mark.gym()),
-                    here.candidate(mark.candidateId()),
-                    mark.words(),
-                    mark.changedAt()));
-    client
-        .answers()
-        .forEach(
-            answer ->
-                answers.answer(
-                    id,
-                    answer.kind(),
-                    here.candidate(answer.subject()),
-                    answer.taken(),
-                    answer.at()));
-    sessionImport.importSessions(id, client.sessions().stream().map(here::session).toList());
-    return id;
   }
 
   private ArchiveDocument read(String text) {

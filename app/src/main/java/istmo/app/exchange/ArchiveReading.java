@@ -13,8 +13,8 @@ import istmo.app.platform.Names;
 import istmo.app.platform.Needed;
 import istmo.app.record.Taken;
 import istmo.app.schools.Schools;
+import istmo.app.sessions.ArchivedSessions;
 import istmo.app.sessions.SessionBrief;
-import istmo.app.sessions.SessionImport;
 import istmo.core.catalogue.AnyExercise;
 import istmo.core.catalogue.ByWord;
 import istmo.core.catalogue.Candidate;
@@ -66,7 +66,7 @@ final class ArchiveReading {
       SessionBrief brief,
       Instant createdAt,
       Optional<Instant> finishedAt,
-      List<SessionImport.ArchivedItem> items) {}
+      List<ArchivedSessions.ArchivedItem> items) {}
 
   record ReadWeek(String gym, Function<UUID, PlanStore.ArchivedPlan> at) {}
 

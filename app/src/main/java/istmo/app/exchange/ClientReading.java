@@ -21,16 +21,16 @@ import istmo.app.exchange.ArchiveReading.ReadClient;
 import istmo.app.exchange.ArchiveReading.ReadMark;
 import istmo.app.exchange.ArchiveReading.ReadSession;
 import istmo.app.exchange.ArchiveReading.ReadWeek;
-import istmo.app.floor.Floor;
+import istmo.app.floor.Marks;
 import istmo.app.plans.PlanStore;
 import istmo.app.platform.Names;
 import istmo.app.platform.Needed;
 import istmo.app.record.Answers;
 import istmo.app.record.Taken;
+import istmo.app.sessions.ArchivedSessions;
 import istmo.app.sessions.Asked;
 import istmo.app.sessions.PrescriptionDocument;
 import istmo.app.sessions.SessionBrief;
-import istmo.app.sessions.SessionImport;
 import istmo.core.anatomy.BodyArea;
 import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
@@ -250,7 +250,7 @@ final class ClientReading {
         && sessionFile.finishedAt().isBefore(sessionFile.createdAt())) {
       parts.faults().add(new InvalidInput.Fault(at + ".finishedAt", "is before the session began"));
     }
-    List<SessionImport.ArchivedItem> items = new ArrayList<>();
+    List<ArchivedSessions.ArchivedItem> items = new ArrayList<>();
     parts.each(at + ".items", sessionFile.items(), (file, first) -> items.add(item(file, first)));
     if (parts.faults().size() > before) {
       // a session at fault is never brought in; what else is wrong with the file is still looked
@@ -271,7 +271,7 @@ final class ClientReading {
         items);
   }
 
-  private SessionImport.ArchivedItem item(ItemFile itemFile, String at) {
+  private ArchivedSessions.ArchivedItem item(ItemFile itemFile, String at) {
     new Needed().field("candidateId", itemFile.candidateId()).check();
     Map<String, Double> setup =
         Setup.of(file.known(itemFile.candidateId()).parameters(), Parts.orNone(itemFile.setup()))
@@ -282,10 +282,10 @@ final class ClientReading {
                 InvalidInput.gather(parts.faults(), at + ".prescription.", document::prescription));
     double share = itemFile.loadShare() == null ? 1 : itemFile.loadShare();
     Asked.LOAD_SHARE.check(parts.faults(), at + ".loadShare", share);
-    List<SessionImport.ArchivedSet> sets = new ArrayList<>();
+    List<ArchivedSessions.ArchivedSet> sets = new ArrayList<>();
     parts.each(at + ".sets", itemFile.sets(), (file, first) -> sets.add(set(file)));
     Optional<PrescriptionDocument> prescription = Optional.ofNullable(itemFile.prescription());
-    return new SessionImport.ArchivedItem(
+    return new ArchivedSessions.ArchivedItem(
         itemFile.candidateId(),
         setup,
         new Asked(
@@ -297,7 +297,7 @@ final class ClientReading {
         sets);
   }
 
-  private SessionImport.ArchivedSet set(SetFile file) {
+  private ArchivedSessions.ArchivedSet set(SetFile file) {
     new Needed()
         .field("id", file.id())
         .field("loadKg", file.loadKg())
@@ -323,7 +323,7 @@ final class ClientReading {
             Optional.ofNullable(file.tempoKept()),
             BodyArea.all("felt", Parts.orNone(file.felt())),
             pain);
-    return new SessionImport.ArchivedSet(file.id(), record, file.performedAt());
+    return new ArchivedSessions.ArchivedSet(file.id(), record, file.performedAt());
   }
 
   private ReadWeek week(WeekFile weekFile, String at) {
@@ -371,7 +371,7 @@ final class ClientReading {
     return new ReadMark(
         markFile.gym(),
         markFile.candidateId(),
-        Floor.checkedMark(markFile.words()),
+        Marks.checked(markFile.words()),
         markFile.changedAt());
   }
 

@@ -1,7 +1,7 @@
 package istmo.app.exchange;
 
 import istmo.app.catalogue.Trainables;
-import istmo.app.sessions.SessionImport;
+import istmo.app.sessions.EarlierSets;
 import istmo.core.catalogue.ByWord;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.Catalogue;
@@ -22,13 +22,13 @@ import org.springframework.stereotype.Service;
 @Service
 public class SetsImport {
   private final Catalogue catalogue;
-  private final SessionImport sessionImport;
+  private final EarlierSets earlier;
   private final Trainables trainables;
 
-  SetsImport(Catalogue catalogue, SessionImport sessionImport, Trainables trainables) {
+  SetsImport(Catalogue catalogue, EarlierSets earlier, Trainables trainables) {
     this.catalogue = catalogue;
     this.trainables = trainables;
-    this.sessionImport = sessionImport;
+    this.earlier = earlier;
   }
 
   /**
@@ -80,7 +80,7 @@ public class SetsImport {
    * Throws {@link InvalidInput} that names every line at fault, and every exercise of which nobody
    * said what it is.
    */
-  public SessionImport.ImportResult bring(
+  public EarlierSets.ImportResult bring(
       UUID clientId,
       UUID gymId,
       String text,
@@ -104,13 +104,13 @@ public class SetsImport {
         .exercises()
         .forEach(named -> named.candidateId().ifPresent(id -> ids.put(named.name(), id)));
     Map<String, Integer> alike = new HashMap<>();
-    List<SessionImport.ImportedSet> sets = new ArrayList<>();
+    List<EarlierSets.ImportedSet> sets = new ArrayList<>();
     for (SetsTable.Row row : preview.table().rows()) {
       String candidate = ids.get(row.exercise());
       if (candidate != null) {
         String says = clientId + " " + row.on() + " " + candidate + " " + row.set();
         sets.add(
-            new SessionImport.ImportedSet(
+            new EarlierSets.ImportedSet(
                 UUID.nameUUIDFromBytes(
                     (says + " " + alike.merge(says, 1, Integer::sum))
                         .getBytes(StandardCharsets.UTF_8)),
@@ -119,7 +119,7 @@ public class SetsImport {
                 row.set()));
       }
     }
-    return sessionImport.importSets(clientId, gymId, sets);
+    return earlier.bring(clientId, gymId, sets);
   }
 
   /** What the gym's names and nicknames stand for; an exercise's own name is its first set-up. */

@@ -71,6 +71,8 @@ final class SetsTableReader {
       return;
     }
     double left = reserve != null ? reserve : exertion != null ? 10 - exertion : 0;
+    SetsTable.Field leftIn =
+        exertion != null && reserve == null ? SetsTable.Field.EXERTION : SetsTable.Field.RESERVE;
     try {
       SetRecord set =
           new SetRecord(
@@ -86,23 +88,17 @@ final class SetsTableReader {
         rows.add(new SetsTable.Row(line, n, on, exercise, set));
       }
     } catch (InvalidInput e) {
-      e.faults()
-          .forEach(
-              fault ->
-                  fault(
-                      line,
-                      Map.of(
-                              "loadKg",
-                              SetsTable.Field.LOAD,
-                              "repetitions",
-                              SetsTable.Field.REPETITIONS,
-                              "reserve",
-                              exertion != null && reserve == null
-                                  ? SetsTable.Field.EXERTION
-                                  : SetsTable.Field.RESERVE)
-                          .getOrDefault(fault.field(), SetsTable.Field.LOAD),
-                      fault.message()));
+      e.faults().forEach(fault -> fault(line, column(fault.field(), leftIn), fault.message()));
     }
+  }
+
+  /** The column from which a value of a set came. */
+  private static SetsTable.Field column(String field, SetsTable.Field reserveIn) {
+    return switch (field) {
+      case "repetitions" -> SetsTable.Field.REPETITIONS;
+      case "reserve" -> reserveIn;
+      default -> SetsTable.Field.LOAD;
+    };
   }
 
   private String cell(CSVRecord record, SetsTable.Field field) {

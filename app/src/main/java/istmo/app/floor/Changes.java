@@ -3,6 +3,7 @@ package istmo.app.floor;
 import istmo.app.platform.Conflict;
 import istmo.app.platform.NotFound;
 import istmo.app.sessions.PrescriptionDocument;
+import istmo.app.sessions.SessionItems;
 import istmo.app.sessions.Sessions;
 import istmo.app.sessions.SetLog;
 import istmo.core.quantity.InvalidInput;
@@ -30,14 +31,16 @@ public class Changes {
   private static final Duration CLOCKS_AGREE = Duration.ofMinutes(1);
 
   private final Sessions sessions;
+  private final SessionItems items;
   private final SetLog log;
-  private final Floor floor;
+  private final Marks marks;
   private final Clock clock;
 
-  Changes(Sessions sessions, SetLog log, Floor floor, Clock clock) {
+  Changes(Sessions sessions, SessionItems items, SetLog log, Marks marks, Clock clock) {
     this.sessions = sessions;
+    this.items = items;
     this.log = log;
-    this.floor = floor;
+    this.marks = marks;
     this.clock = clock;
   }
 
@@ -120,7 +123,7 @@ public class Changes {
         return new Result(Outcome.valueOf(taken.outcome().name()), Optional.of(taken), "");
       }
       if (message instanceof Message.OfItem item) {
-        sessions.place(
+        items.place(
             item.sessionId(),
             item.itemId(),
             item.candidateId(),
@@ -128,7 +131,7 @@ public class Changes {
             item.prescription(),
             item.replaces());
       } else if (message instanceof Message.OfMark mark) {
-        floor.mark(
+        marks.keep(
             mark.clientId(), mark.gymId(), mark.candidateId(), mark.words(), mark.at().plus(shift));
       } else if (message instanceof Message.OfFinish finish) {
         sessions.finish(finish.sessionId(), finish.at().plus(shift));

@@ -16,6 +16,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 
 /**
@@ -55,68 +56,80 @@ public record PlanDocument(
     List<InvalidInput.Fault> faults = new ArrayList<>();
     List<Planned.Day> planned = new ArrayList<>();
     for (int d = 0; d < days.size(); d++) {
-      DayDocument day = days.get(d);
-      List<Planned.Bout> bouts = new ArrayList<>();
       String at = "days[" + d + "]";
-      if (day == null) {
+      if (days.get(d) == null) {
         faults.add(new InvalidInput.Fault(at, "is empty"));
-        continue;
-      }
-      InvalidInput.gather(
-          faults,
-          at + ".",
-          () ->
-              new Needed()
-                  .field("weekday", day.weekday())
-                  .field("minutes", day.minutes())
-                  .field("bouts", day.bouts())
-                  .check());
-      for (int b = 0; day.bouts() != null && b < day.bouts().size(); b++) {
-        List<Planned.Item> items = new ArrayList<>();
-        if (day.bouts().get(b) == null || day.bouts().get(b).stream().anyMatch(Objects::isNull)) {
-          faults.add(new InvalidInput.Fault(at + ".bouts[" + b + "]", "is empty"));
-          continue;
-        }
-        for (int i = 0; i < day.bouts().get(b).size(); i++) {
-          ItemDocument item = day.bouts().get(b).get(i);
-          InvalidInput.gather(
-              faults,
-              at + ".bouts[" + b + "][" + i + "].",
-              () -> {
-                new Needed()
-                    .field("id", item.id())
-                    .field("candidateId", item.candidateId())
-                    .field("prescription", item.prescription())
-                    .check();
-                items.add(
-                    new Planned.Item(
-                        item.id(),
-                        item.candidateId(),
-                        item.prescription().prescription(),
-                        Boolean.TRUE.equals(item.pinned())));
-              });
-        }
-        if (!items.isEmpty()) {
-          bouts.add(new Planned.Bout(items));
-        }
-      }
-      if (faults.isEmpty()) {
-        InvalidInput.gather(
-            faults,
-            at + ".",
-            () ->
-                planned.add(
-                    new Planned.Day(
-                        day.weekday(),
-                        day.minutes(),
-                        Boolean.TRUE.equals(day.oneStation()),
-                        bouts)));
+      } else {
+        day(days.get(d), at, faults).ifPresent(planned::add);
       }
     }
     if (!faults.isEmpty()) {
       throw new InvalidInput(faults);
     }
     return new Planned.Week(planned);
+  }
+
+  /** A day; empty where it, or one before it, is at fault. */
+  private static Optional<Planned.Day> day(
+      DayDocument day, String at, List<InvalidInput.Fault> faults) {
+    InvalidInput.gather(
+        faults,
+        at + ".",
+        () ->
+            new Needed()
+                .field("weekday", day.weekday())
+                .field("minutes", day.minutes())
+                .field("bouts", day.bouts())
+                .check());
+    List<Planned.Bout> bouts = new ArrayList<>();
+    for (int b = 0; day.bouts() != null && b < day.bouts().size(); b++) {
+      List<ItemDocument> bout = day.bouts().get(b);
+      String where = at + ".bouts[" + b + "]";
+      if (bout == null || bout.stream().anyMatch(Objects::isNull)) {
+        faults.add(new InvalidInput.Fault(where, "is empty"));
+        continue;
+      }
+      List<Planned.Item> items = items(bout, where, faults);
+      if (!items.isEmpty()) {
+        bouts.add(new Planned.Bout(items));
+      }
+    }
+    List<Planned.Day> made = new ArrayList<>();
+    if (faults.isEmpty()) {
+      InvalidInput.gather(
+          faults,
+          at + ".",
+          () ->
+              made.add(
+                  new Planned.Day(
+                      day.weekday(), day.minutes(), Boolean.TRUE.equals(day.oneStation()), bouts)));
+    }
+    return made.stream().findFirst();
+  }
+
+  private static List<Planned.Item> items(
+      List<ItemDocument> bout, String at, List<InvalidInput.Fault> faults) {
+    List<Planned.Item> items = new ArrayList<>();
+    for (int i = 0; i < bout.size(); i++) {
+      ItemDocument item = bout.get(i);
+      InvalidInput.gather(
+          faults,
+          at + "[" + i + "].",
+          () -> {
+            new Needed()
+                .field("id", item.id())
+                .field("candidateId", item.candidateId())
+                .field("prescription", item.prescription())
+                .check();
+            items.add(
+                new Planned.Item(
+                    item.id(),
+                    item.candidateId(),
+                    item.prescription().prescription(),
+                    Boolean.TRUE.equals(item.pinned())));
+          });
+    }
+    return items;
   }
 
   /**

@@ -75,29 +75,30 @@ public class Plans {
     this.days = days;
   }
 
+  /**
+   * How the days of a new plan are to be.
+   *
+   * @param times a week; empty for the client's usual
+   * @param minutes each; empty for the client's usual
+   */
+  public record Wished(
+      Optional<Integer> times, Optional<Integer> minutes, boolean oneStation, Pairing pairing) {}
+
   /** A new plan with nothing in its days yet; what is not said comes from the client's profile. */
-  public Plan begin(
-      UUID clientId,
-      UUID gymId,
-      PlanBrief brief,
-      String name,
-      Optional<Integer> times,
-      Optional<Integer> minutes,
-      boolean oneStation,
-      Pairing pairing) {
+  public Plan begin(UUID clientId, UUID gymId, PlanBrief brief, String name, Wished wished) {
     Client client = clients.get(clientId);
-    int days = times.or(() -> client.profile().daysAWeek()).orElse(USUAL_TIMES);
-    int each = minutes.or(() -> client.profile().minutes()).orElse(USUAL_MINUTES);
+    int days = wished.times().or(() -> client.profile().daysAWeek()).orElse(USUAL_TIMES);
+    int each = wished.minutes().or(() -> client.profile().minutes()).orElse(USUAL_MINUTES);
     InvalidInput.together(
         () -> aim(brief),
         () -> schools.get(brief.school()),
         () -> Spread.weekdays(days),
-        () -> new Planned.Day(1, each, oneStation, List.of()));
+        () -> new Planned.Day(1, each, wished.oneStation(), List.of()));
     PlanDocument document =
         new PlanDocument(
             name == null || name.isBlank() ? "Week for " + client.name() : name,
-            PlanDocument.of(new Planned.Week(days(days, each, oneStation))),
-            pairing,
+            PlanDocument.of(new Planned.Week(days(days, each, wished.oneStation()))),
+            wished.pairing(),
             client
                 .profile()
                 .trainingAge()

@@ -4,8 +4,7 @@ import istmo.app.accounts.CoachDays;
 import istmo.app.catalogue.Trainables;
 import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
-import istmo.app.orders.OrderBook;
-import istmo.app.schools.Schools;
+import istmo.app.orders.SessionOffers;
 import istmo.app.sessions.History;
 import istmo.app.sessions.Session;
 import istmo.app.sessions.SessionReader;
@@ -16,7 +15,6 @@ import istmo.core.picture.TechniqueChange;
 import istmo.core.plan.Offer;
 import istmo.core.plan.Offers;
 import istmo.core.plan.Targets;
-import istmo.core.ranking.brief.Weights;
 import istmo.core.record.Experience;
 import istmo.core.record.Lesson;
 import istmo.core.record.Lessons;
@@ -24,7 +22,6 @@ import istmo.core.record.Outing;
 import istmo.core.record.Progression;
 import istmo.core.record.Series;
 import istmo.core.record.WeeklySets;
-import java.time.Clock;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.TemporalAdjusters;
@@ -48,31 +45,25 @@ public class Records {
   private final History history;
   private final SessionReader reader;
   private final Clients clients;
-  private final OrderBook orders;
-  private final Schools schools;
+  private final SessionOffers offered;
   private final Trainables trainables;
   private final Answers answers;
-  private final Clock clock;
   private final CoachDays days;
 
   Records(
       History history,
       SessionReader reader,
       Clients clients,
-      OrderBook orders,
-      Schools schools,
+      SessionOffers offered,
       Trainables trainables,
       Answers answers,
-      Clock clock,
       CoachDays days) {
     this.history = history;
     this.reader = reader;
     this.clients = clients;
-    this.orders = orders;
-    this.schools = schools;
+    this.offered = offered;
     this.trainables = trainables;
     this.answers = answers;
-    this.clock = clock;
     this.days = days;
   }
 
@@ -85,7 +76,7 @@ public class Records {
     return new Overview(
         client,
         history.lines(clientId),
-        history.experience(clientId, clock.instant().minus(Experience.COUNTS_FOR)));
+        history.experience(clientId, days.now().minus(Experience.COUNTS_FOR)));
   }
 
   /**
@@ -212,7 +203,7 @@ public class Records {
    */
   public Map<UUID, List<Lesson>> unanswered(Collection<UUID> clientIds) {
     Map<UUID, List<Series>> done =
-        history.since(clientIds, clock.instant().minus(Experience.COUNTS_FOR));
+        history.since(clientIds, days.now().minus(Experience.COUNTS_FOR));
     Map<UUID, List<Answers.Answer>> given = answers.of(clientIds);
     Function<String, Trainable> names = trainables.all();
     Map<UUID, List<Lesson>> found = new LinkedHashMap<>();
@@ -235,7 +226,7 @@ public class Records {
 
   private List<Series> recent(UUID clientId) {
     return List.copyOf(
-        history.since(clientId, clock.instant().minus(Experience.COUNTS_FOR), List.of()).values());
+        history.since(clientId, days.now().minus(Experience.COUNTS_FOR), List.of()).values());
   }
 
   /** Series that were done, with what each exercise mainly trains as far as it is known. */
@@ -280,7 +271,7 @@ public class Records {
     clients.check(clientId);
     List<Said> list = new ArrayList<>();
     for (Series series :
-        history.since(clientId, clock.instant().minus(Experience.COUNTS_FOR), List.of()).values()) {
+        history.since(clientId, days.now().minus(Experience.COUNTS_FOR), List.of()).values()) {
       series.outings().stream()
           .filter(
               outing ->
@@ -293,13 +284,6 @@ public class Records {
   }
 
   private Offers offers(Session session) {
-    return orders.offers(
-        new OrderBook.OrderRequest(
-            session.client().id(),
-            session.gym().id(),
-            session.brief().aimed(),
-            schools.get(session.brief().school()),
-            Weights.USUAL,
-            false));
+    return offered.of(session, false);
   }
 }

@@ -1,6 +1,5 @@
 package istmo.app.sessions;
 
-import istmo.app.accounts.CurrentCoach;
 import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
 import istmo.app.gyms.Gym;
@@ -9,21 +8,15 @@ import istmo.app.platform.NotFound;
 import istmo.app.platform.Transactions;
 import istmo.app.schools.Schools;
 import istmo.app.sessions.persistence.ItemEntity;
-import istmo.app.sessions.persistence.ItemRepository;
-import istmo.app.sessions.persistence.PerformedSetEntity;
-import istmo.app.sessions.persistence.PerformedSetRepository;
 import istmo.app.sessions.persistence.SessionEntity;
-import istmo.app.sessions.persistence.TrainingSessionRepository;
 import istmo.core.quantity.Required;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -32,36 +25,27 @@ import org.springframework.transaction.annotation.Transactional;
 /** Sessions as they are read: lists, one session with everything on its sheet, last times. */
 @Service
 public class SessionReader {
-  private final TrainingSessionRepository sessions;
-  private final ItemRepository items;
-  private final PerformedSetRepository sets;
+  private final SessionRows rows;
   private final Clients clients;
   private final Gyms gyms;
   private final Admittance admittance;
   private final Schools schools;
-  private final CurrentCoach coach;
   private final Clock clock;
   private final Transactions transactions;
 
   SessionReader(
-      TrainingSessionRepository sessions,
-      ItemRepository items,
-      PerformedSetRepository sets,
+      SessionRows rows,
       Clients clients,
       Gyms gyms,
       Admittance admittance,
       Schools schools,
-      CurrentCoach coach,
       Clock clock,
       Transactions transactions) {
-    this.sessions = sessions;
-    this.items = items;
-    this.sets = sets;
+    this.rows = rows;
     this.clients = clients;
     this.gyms = gyms;
     this.admittance = admittance;
     this.schools = schools;
-    this.coach = coach;
     this.clock = clock;
     this.transactions = transactions;
   }
@@ -78,23 +62,9 @@ public class SessionReader {
   /** The newest hundred sessions of a client, or of all clients. */
   @Transactional(readOnly = true)
   public List<Line> list(Optional<UUID> clientId) {
-    List<SessionEntity> found =
-        clientId
-            .map(
-                id ->
-                    sessions.findTop100ByCoachIdAndClientIdAndRemovedAtIsNullOrderByCreatedAtDesc(
-                        coach.id(), id))
-            .orElseGet(
-                () ->
-                    sessions.findTop100ByCoachIdAndRemovedAtIsNullOrderByCreatedAtDesc(coach.id()));
+    List<SessionEntity> found = rows.newestHundred(clientId);
     Map<UUID, List<ItemEntity>> bySession =
-        found.isEmpty()
-            ? Map.of()
-            : items
-                .findByCoachIdAndSessionIdInOrderByPosition(
-                    coach.id(), found.stream().map(SessionEntity::getId).toList())
-                .stream()
-                .collect(Collectors.groupingBy(ItemEntity::getSessionId));
+        rows.itemsOf(found).stream().collect(Collectors.groupingBy(ItemEntity::getSessionId));
     return found.stream()
         .map(
             entity ->
@@ -113,12 +83,7 @@ public class SessionReader {
   /** How many sets each of these sessions has; those without any are left out. */
   @Transactional(readOnly = true)
   public Map<UUID, Integer> setCounts(List<UUID> sessionIds) {
-    return sessionIds.isEmpty()
-        ? Map.of()
-        : items.setCounts(coach.id(), sessionIds).stream()
-            .collect(
-                Collectors.toMap(
-                    ItemRepository.SetCount::getSessionId, count -> (int) count.getSets()));
+    return rows.setCounts(sessionIds);
   }
 
   /**
@@ -127,18 +92,15 @@ public class SessionReader {
    */
   public List<Session> history(UUID clientId) {
     List<SessionEntity> found =
-        sessions.findByCoachIdAndClientIdOrderByCreatedAtAsc(coach.id(), clientId).stream()
-            .filter(entity -> !entity.isTakenOut())
-            .toList();
+        rows.ofClient(clientId).stream().filter(entity -> !entity.isTakenOut()).toList();
     if (found.isEmpty()) {
       return List.of();
     }
     Client client = clients.get(clientId);
     Map<UUID, Gym> places = gyms.all().stream().collect(Collectors.toMap(Gym::id, gym -> gym));
-    List<ItemEntity> own =
-        items.findByCoachIdAndSessionIdInOrderByPosition(
-            coach.id(), found.stream().map(SessionEntity::getId).toList());
-    Map<UUID, List<Session.LoggedSet>> done = setsOf(own.stream().map(ItemEntity::getId).toList());
+    List<ItemEntity> own = rows.itemsOf(found);
+    Map<UUID, List<Session.LoggedSet>> done =
+        rows.setsOf(own.stream().map(ItemEntity::getId).toList());
     Map<UUID, List<Session.Item>> bySession =
         own.stream()
             .collect(
@@ -175,8 +137,7 @@ public class SessionReader {
 
   /** The newest session of a client, without its exercises: where it was, and what it was for. */
   public Optional<Session> newest(UUID clientId) {
-    return sessions
-        .findFirstByCoachIdAndClientIdAndRemovedAtIsNullOrderByCreatedAtDesc(coach.id(), clientId)
+    return rows.newest(clientId)
         .map(
             entity ->
                 new Session(
@@ -191,41 +152,30 @@ public class SessionReader {
 
   /** A session of this coach; throws {@link NotFound} for any other. */
   public Session get(UUID id) {
-    return view(transactions.read(() -> rows(entity(id))));
-  }
-
-  SessionEntity entity(UUID id) {
-    return sessions.findByIdAndCoachId(id, coach.id()).orElseThrow(() -> new NotFound("session"));
-  }
-
-  ItemEntity item(SessionEntity session, UUID itemId) {
-    return items
-        .findByIdAndSessionIdAndCoachId(itemId, session.getId(), coach.id())
-        .orElseThrow(() -> new NotFound("exercise in this session"));
-  }
-
-  List<ItemEntity> itemsOf(SessionEntity entity) {
-    return items.findByCoachIdAndSessionIdInOrderByPosition(coach.id(), Set.of(entity.getId()));
+    return view(transactions.read(() -> stored(rows.session(id))));
   }
 
   /** What is stored of a session; loads and refusals are computed after the transaction. */
-  record Rows(
+  record Stored(
       SessionEntity session,
       List<ItemEntity> items,
       Map<String, Session.LastTime> lastTimes,
       Map<UUID, List<Session.LoggedSet>> sets) {}
 
-  Rows rows(SessionEntity entity) {
-    List<ItemEntity> own = itemsOf(entity);
-    return new Rows(
-        entity, own, lastTimes(entity, own), setsOf(own.stream().map(ItemEntity::getId).toList()));
+  Stored stored(SessionEntity entity) {
+    List<ItemEntity> own = rows.itemsOf(entity);
+    return new Stored(
+        entity,
+        own,
+        lastTimes(entity, own),
+        rows.setsOf(own.stream().map(ItemEntity::getId).toList()));
   }
 
-  Session view(Rows rows) {
-    SessionEntity entity = rows.session();
-    List<ItemEntity> own = rows.items();
-    Map<String, Session.LastTime> last = rows.lastTimes();
-    Map<UUID, List<Session.LoggedSet>> done = rows.sets();
+  Session view(Stored stored) {
+    SessionEntity entity = stored.session();
+    List<ItemEntity> own = stored.items();
+    Map<String, Session.LastTime> last = stored.lastTimes();
+    Map<UUID, List<Session.LoggedSet>> done = stored.sets();
     List<Session.Item> views = new ArrayList<>();
     Admittance.Place place = place(entity);
     for (ItemEntity itemEntity : own) {
@@ -270,31 +220,11 @@ public class SessionReader {
         entity.getBrief().stiffDay());
   }
 
-  private Map<UUID, List<Session.LoggedSet>> setsOf(List<UUID> itemIds) {
-    if (itemIds.isEmpty()) {
-      return Map.of();
-    }
-    return sets
-        .findByCoachIdAndItemIdInAndRemovedFalseOrderByPerformedAtAscIdAsc(coach.id(), itemIds)
-        .stream()
-        .collect(
-            Collectors.groupingBy(
-                PerformedSetEntity::getItemId,
-                Collectors.mapping(
-                    entity ->
-                        new Session.LoggedSet(
-                            entity.getId(),
-                            entity.record(),
-                            entity.state().now().revision(),
-                            entity.getPerformedAt()),
-                    Collectors.toList())));
-  }
-
   private Map<String, Session.LastTime> lastTimes(SessionEntity entity, List<ItemEntity> own) {
     if (own.isEmpty()) {
       return Map.of();
     }
-    return lastTimes(
+    return rows.lastTimes(
         entity.getClientId(),
         own.stream().map(ItemEntity::getCandidateId).toList(),
         entity.getCreatedAt(),
@@ -306,33 +236,10 @@ public class SessionReader {
   public Map<String, Session.LastTime> lastTimes(UUID clientId, Collection<String> candidateIds) {
     return candidateIds.isEmpty()
         ? Map.of()
-        : lastTimes(
+        : rows.lastTimes(
             clientId,
             candidateIds,
             clock.instant(),
             List.of(clientId)); // no item has a client's id
-  }
-
-  private Map<String, Session.LastTime> lastTimes(
-      UUID clientId, Collection<String> candidateIds, Instant before, Collection<UUID> without) {
-    List<UUID> lastItems = sets.lastItems(coach.id(), clientId, candidateIds, before, without);
-    if (lastItems.isEmpty()) {
-      return Map.of();
-    }
-    Map<UUID, List<Session.LoggedSet>> done = setsOf(lastItems);
-    return items.findByCoachIdAndIdIn(coach.id(), lastItems).stream()
-        .map(
-            entity ->
-                Map.entry(
-                    entity.getCandidateId(),
-                    new Session.LastTime(
-                        Required.entry(done, entity.getId()).stream()
-                            .map(Session.LoggedSet::performedAt)
-                            .max(Comparator.naturalOrder())
-                            .orElseThrow(),
-                        entity.getSetup(),
-                        false,
-                        Required.entry(done, entity.getId()))))
-        .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
   }
 }

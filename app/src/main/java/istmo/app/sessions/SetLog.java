@@ -23,6 +23,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class SetLog {
   private final PerformedSetRepository sets;
+  private final SessionRows rows;
   private final SessionReader reader;
   private final CurrentCoach coach;
   private final Clock clock;
@@ -30,11 +31,13 @@ public class SetLog {
 
   SetLog(
       PerformedSetRepository sets,
+      SessionRows rows,
       SessionReader reader,
       CurrentCoach coach,
       Clock clock,
       Transactions transactions) {
     this.sets = sets;
+    this.rows = rows;
     this.reader = reader;
     this.coach = coach;
     this.clock = clock;
@@ -83,7 +86,7 @@ public class SetLog {
                                   setRecord.pain()))
                       .orElse(set);
               atDesk(sessionId, itemId, setId, record, false, at);
-              return reader.rows(reader.entity(sessionId));
+              return reader.stored(rows.session(sessionId));
             }));
   }
 
@@ -99,7 +102,7 @@ public class SetLog {
                               entity.getItemId().equals(itemId) && !entity.state().now().removed())
                       .orElseThrow(() -> new NotFound("set"));
               atDesk(sessionId, itemId, setId, set.record(), true, set.getPerformedAt());
-              return reader.rows(reader.entity(sessionId));
+              return reader.stored(rows.session(sessionId));
             }));
   }
 
@@ -134,8 +137,8 @@ public class SetLog {
   /** Takes a message about a set, whenever and however often it comes ({@link SetRegister}). */
   @Transactional
   public Taken take(SetMessage message) {
-    SessionEntity session = reader.entity(message.sessionId());
-    ItemEntity item = reader.item(session, message.itemId());
+    SessionEntity session = rows.session(message.sessionId());
+    ItemEntity item = rows.item(session, message.itemId());
     Optional<PerformedSetEntity> known = known(message.setId());
     if (known.isPresent() && !known.get().getItemId().equals(message.itemId())) {
       throw new InvalidInput("setId", "belongs to another exercise");

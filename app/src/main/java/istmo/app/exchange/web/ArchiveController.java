@@ -4,6 +4,7 @@ import istmo.app.clients.Clients;
 import istmo.app.exchange.Archive;
 import istmo.app.exchange.ArchiveDocument;
 import istmo.app.exchange.ArchiveImport;
+import istmo.app.exchange.Erasure;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Needed;
 import istmo.core.quantity.InvalidInput;
@@ -31,10 +32,12 @@ class ArchiveController {
   private static final int FIRST_FAULTS = 200;
 
   private final Archive archive;
+  private final Erasure erasure;
   private final ArchiveImport imports;
   private final Clients clients;
 
-  ArchiveController(Archive archive, ArchiveImport imports, Clients clients) {
+  ArchiveController(Archive archive, Erasure erasure, ArchiveImport imports, Clients clients) {
+    this.erasure = erasure;
     this.archive = archive;
     this.imports = imports;
     this.clients = clients;
@@ -161,6 +164,6 @@ class ArchiveController {
     if (!clients.get(id).name().equals(name)) {
       throw new InvalidInput("name", "is not this client's name; nothing was erased");
     }
-    archive.erase(id);
+    erasure.erase(id);
   }
 }

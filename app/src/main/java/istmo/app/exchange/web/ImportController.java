@@ -5,7 +5,7 @@ import istmo.app.exchange.SetsImport;
 import istmo.app.exchange.SetsTable;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Needed;
-import istmo.app.sessions.SessionImport;
+import istmo.app.sessions.EarlierSets;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
@@ -140,7 +140,7 @@ class ImportController {
   @PostMapping("/api/clients/{clientId}/imports")
   ImportResultView bring(@PathVariable UUID clientId, @RequestBody ImportInput input) {
     new Needed().field("gymId", input.gymId()).check();
-    SessionImport.ImportResult result =
+    EarlierSets.ImportResult result =
         imports.bring(
             clientId,
             Objects.requireNonNull(input.gymId()),

@@ -66,18 +66,16 @@ public final class PlanCalendar {
     List<Block.Step> steps = block.map(Block::weeks).orElse(List.of());
     for (Block.Step weekStep : steps) {
       Plan week = step.apply(weekStep.number());
-      days(
-          calendar,
-          week,
-          monday.plusWeeks(weekStep.number() - 1L),
-          now,
-          "week " + weekStep.number() + ", " + weekStep.kind().label() + ", ",
-          Words.of(weekStep) + "\n",
-          weekStep.load(),
-          false);
+      Shown shown =
+          new Shown(
+              "week " + weekStep.number() + ", " + weekStep.kind().label() + ", ",
+              Words.of(weekStep) + "\n",
+              weekStep.load(),
+              false);
+      days(calendar, week, monday.plusWeeks(weekStep.number() - 1L), now, shown);
     }
     if (steps.isEmpty()) {
-      days(calendar, plan, monday, now, "", "", 1, true);
+      days(calendar, plan, monday, now, Shown.WITHOUT_BLOCK);
     }
     return written(calendar);
   }
@@ -92,15 +90,20 @@ public final class PlanCalendar {
     return text.toString();
   }
 
+  /**
+   * What is said of the days of a week.
+   *
+   * @param prefix before the name of each
+   * @param words before what is done
+   * @param load share of the usual load
+   * @param weekly whether they come back every week
+   */
+  private record Shown(String prefix, String words, double load, boolean weekly) {
+    private static final Shown WITHOUT_BLOCK = new Shown("", "", 1, true);
+  }
+
   private static void days(
-      Calendar calendar,
-      Plan week,
-      LocalDate monday,
-      Instant now,
-      String prefix,
-      String words,
-      double load,
-      boolean weekly) {
+      Calendar calendar, Plan week, LocalDate monday, Instant now, Shown shown) {
     int number = 0;
     for (Planned.Day day : week.week().days()) {
       number++;
@@ -111,7 +114,7 @@ public final class PlanCalendar {
               String.format(
                   Locale.ROOT,
                   "Legs, %ssession %d of %d",
-                  prefix,
+                  shown.prefix(),
                   number,
                   week.week().days().size()));
       event.add(
@@ -120,8 +123,8 @@ public final class PlanCalendar {
                   + "@istmo"));
       event.replace(new DtStamp(now));
       event.add(new Location(week.gym().name()));
-      event.add(new Description(words + description(week, day, load)));
-      if (weekly) {
+      event.add(new Description(shown.words() + description(week, day, shown.load())));
+      if (shown.weekly()) {
         event.add(new RRule<LocalDate>("FREQ=WEEKLY;COUNT=" + WEEKS_WITHOUT_BLOCK));
       }
       calendar.add(event);

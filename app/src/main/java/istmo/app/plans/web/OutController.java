@@ -22,6 +22,7 @@ import istmo.app.platform.NotFound;
 import istmo.app.schools.Schools;
 import istmo.app.sessions.Asked;
 import istmo.app.sessions.PrescriptionDocument;
+import istmo.app.sessions.SessionItems;
 import istmo.app.sessions.Sessions;
 import istmo.core.plan.Block;
 import istmo.core.plan.Offer;
@@ -242,8 +243,9 @@ class OutController {
     return new StartedView(session);
   }
 
-  private static List<Sessions.Wanted> wanted(Plan plan, Planned.Day day, Optional<Integer> step) {
-    List<Sessions.Wanted> wanted = new ArrayList<>();
+  private static List<SessionItems.Wanted> wanted(
+      Plan plan, Planned.Day day, Optional<Integer> step) {
+    List<SessionItems.Wanted> wanted = new ArrayList<>();
     for (int b = 0; b < day.bouts().size(); b++) {
       for (Planned.Item item : day.bouts().get(b).items()) {
         Optional<Offer> found = plan.offers().find(item.candidateId());
@@ -254,7 +256,7 @@ class OutController {
                   Optional.of(PrescriptionDocument.of(item.prescription())),
                   Optional.of(b + 1),
                   load(plan, step));
-          wanted.add(new Sessions.Wanted(item.candidateId(), found.get().setup(), asked));
+          wanted.add(new SessionItems.Wanted(item.candidateId(), found.get().setup(), asked));
         }
       }
     }

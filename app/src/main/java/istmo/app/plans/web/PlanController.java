@@ -168,10 +168,11 @@ class PlanController {
             input.gymId(),
             brief,
             input.name(),
-            Optional.ofNullable(input.times()),
-            Optional.ofNullable(input.minutes()),
-            Boolean.TRUE.equals(input.oneStation()),
-            input.pairing() == null ? Pairing.NONE : input.pairing()));
+            new Plans.Wished(
+                Optional.ofNullable(input.times()),
+                Optional.ofNullable(input.minutes()),
+                Boolean.TRUE.equals(input.oneStation()),
+                input.pairing() == null ? Pairing.NONE : input.pairing())));
   }
 
   /** One plan with its sessions, its coverage by region and what it breaks of its own limits. */

@@ -43,23 +43,19 @@ public class ItemEntity {
 
   protected ItemEntity() {}
 
+  /** What is to be done: an exercise in a set-up, the series it belongs to, and what is asked. */
+  public record Work(String candidateId, Map<String, Double> setup, UUID seriesId, Asked asked) {}
+
   public ItemEntity(
-      UUID id,
-      UUID coachId,
-      UUID sessionId,
-      int position,
-      String candidateId,
-      Map<String, Double> setup,
-      UUID seriesId,
-      Asked asked,
-      Instant createdAt) {
+      UUID id, UUID coachId, UUID sessionId, int position, Work work, Instant createdAt) {
     this.id = id;
     this.coachId = coachId;
     this.sessionId = sessionId;
     this.position = position;
-    this.candidateId = candidateId;
-    this.setup = setup;
-    this.seriesId = seriesId;
+    this.candidateId = work.candidateId();
+    this.setup = work.setup();
+    this.seriesId = work.seriesId();
+    Asked asked = work.asked();
     this.prescribed = asked.words().isEmpty() ? null : asked.words();
     this.prescription = asked.prescription().orElse(null);
     this.bout = asked.bout().orElse(null);

@@ -6,6 +6,7 @@ import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Needed;
 import istmo.app.schools.Schools;
 import istmo.app.sessions.Session;
+import istmo.app.sessions.SessionItems;
 import istmo.app.sessions.SessionReader;
 import istmo.app.sessions.Sessions;
 import istmo.app.sessions.SetLog;
@@ -41,15 +42,22 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/sessions")
 class SessionController {
   private final Sessions sessions;
+  private final SessionItems items;
   private final SetLog log;
   private final SessionReader reader;
   private final Schools schools;
   private final Trainables trainables;
 
   SessionController(
-      Sessions sessions, SetLog log, SessionReader reader, Trainables trainables, Schools schools) {
+      Sessions sessions,
+      SessionItems items,
+      SetLog log,
+      SessionReader reader,
+      Trainables trainables,
+      Schools schools) {
     this.schools = schools;
     this.sessions = sessions;
+    this.items = items;
     this.log = log;
     this.reader = reader;
     this.trainables = trainables;
@@ -182,7 +190,7 @@ class SessionController {
   @ResponseStatus(HttpStatus.CREATED)
   SessionView pin(@PathVariable UUID id, @RequestBody ItemInput input) {
     new Needed().field("candidateId", input.candidateId()).check();
-    return view(sessions.pin(id, input.candidateId(), Optional.ofNullable(input.setup())));
+    return view(items.pin(id, input.candidateId(), Optional.ofNullable(input.setup())));
   }
 
   /** Changes the set-up of one exercise of a session. */
@@ -190,13 +198,13 @@ class SessionController {
   SessionView changeSetup(
       @PathVariable UUID id, @PathVariable UUID itemId, @RequestBody SetupInput input) {
     new Needed().field("setup", input.setup()).check();
-    return view(sessions.changeSetup(id, itemId, input.setup()));
+    return view(items.changeSetup(id, itemId, input.setup()));
   }
 
   /** Takes an exercise out of a session. 409 if sets of it are logged. */
   @DeleteMapping("/{id}/items/{itemId}")
   SessionView unpin(@PathVariable UUID id, @PathVariable UUID itemId) {
-    return view(sessions.unpin(id, itemId));
+    return view(items.unpin(id, itemId));
   }
 
   /**
