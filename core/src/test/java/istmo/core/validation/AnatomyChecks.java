@@ -6,7 +6,6 @@ import istmo.core.anatomy.Muscles;
 import istmo.core.anatomy.Segments;
 import istmo.core.body.Body;
 import istmo.core.body.Sex;
-import istmo.core.mechanics.Musculature;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -28,7 +27,7 @@ final class AnatomyChecks {
     segments(rows);
     volumes(rows);
     arms(rows);
-    isometric(rows);
+    IsometricChecks.greatestMoments(rows);
     return rows;
   }
 
@@ -93,6 +92,11 @@ final class AnatomyChecks {
   }
 
   private static void volumes(List<Row> rows) {
+    muscleVolumes(rows);
+    proportionsOfMuscles(rows);
+  }
+
+  private static void muscleVolumes(List<Row> rows) {
     rows.add(
         Row.within(
             "C033",
@@ -138,6 +142,9 @@ final class AnatomyChecks {
             0.20,
             sum(Muscle::pcsaM2, "RF") / quads,
             ""));
+  }
+
+  private static void proportionsOfMuscles(List<Row> rows) {
     rows.add(
         Row.within(
             "C030",
@@ -187,6 +194,12 @@ final class AnatomyChecks {
   }
 
   private static void arms(List<Row> rows) {
+    hipExtensionArms(rows);
+    hipTurningArms(rows);
+    kneeAndAnkleArms(rows);
+  }
+
+  private static void hipExtensionArms(List<Row> rows) {
     rows.add(
         Row.within(
             "C038",
@@ -229,6 +242,9 @@ final class AnatomyChecks {
             "Németh and Ohlsén 1985",
             -meanArm(90, Coordinate.HIP_FLEXION, "AMA", "AMI"),
             -meanArm(0, Coordinate.HIP_FLEXION, "AMA", "AMI")));
+  }
+
+  private static void hipTurningArms(List<Row> rows) {
     rows.add(
         Row.more(
             "C041",
@@ -265,6 +281,9 @@ final class AnatomyChecks {
                 meanArm(100, Coordinate.HIP_FLEXION, "AL")),
             meanArm(0, Coordinate.HIP_FLEXION, "AL") > 0
                 && meanArm(100, Coordinate.HIP_FLEXION, "AL") < 0));
+  }
+
+  private static void kneeAndAnkleArms(List<Row> rows) {
     rows.add(
         Row.within(
             "C050",
@@ -297,132 +316,6 @@ final class AnatomyChecks {
             "Rugg et al. 1990",
             -ankleArm(-30, "SOL"),
             -ankleArm(15, "SOL")));
-  }
-
-  private static void isometric(List<Row> rows) {
-    Body body = Body.estimated(1.78, 75, Sex.MALE);
-    double unit = 75 * 9.80665 * 1.78;
-    Musculature musculature = new Musculature(body);
-    ToDoubleFunction<Double> kneeExtension =
-        k -> moment(musculature, Coordinate.KNEE_FLEXION, -1, 85, k, 0, 0);
-    ToDoubleFunction<Double> hipExtension =
-        h -> moment(musculature, Coordinate.HIP_FLEXION, -1, h, 60, 0, 0);
-    ToDoubleFunction<Double> kneeFlexion =
-        k -> moment(musculature, Coordinate.KNEE_FLEXION, 1, 85, k, 0, 0);
-    ToDoubleFunction<Double> plantarflexion =
-        a -> moment(musculature, Coordinate.ANKLE_DORSIFLEXION, -1, 0, 10, a, 0);
-    ToDoubleFunction<Double> abduction =
-        a -> moment(musculature, Coordinate.HIP_ABDUCTION, 1, 0, 0, 0, a);
-    String source = "Anderson et al. 2007, men 18 to 25";
-    rows.add(
-        Row.within(
-            "C056",
-            "greatest knee extension moment, ±25 %",
-            source,
-            0.75 * 0.163 * unit,
-            1.25 * 0.163 * unit,
-            peak(20, 110, kneeExtension),
-            "N m"));
-    rows.add(
-        Row.within(
-            "C056",
-            "knee flexion at that peak",
-            source + "; Kulig et al. 1984",
-            50,
-            75,
-            argMax(20, 110, kneeExtension),
-            "°"));
-    rows.add(
-        Row.within(
-            "C057",
-            "greatest hip extension moment, ±25 %",
-            source,
-            0.75 * 0.161 * unit,
-            1.25 * 0.161 * unit,
-            peak(0, 110, hipExtension),
-            "N m"));
-    rows.add(
-        Row.more(
-            "C062",
-            "hip extension moment: 90° against nearly straight",
-            "Kulig et al. 1984",
-            hipExtension.applyAsDouble(90.0),
-            hipExtension.applyAsDouble(5.0)));
-    rows.add(
-        Row.within(
-            "C059",
-            "greatest knee flexion moment, ±25 %",
-            source,
-            0.75 * 0.087 * unit,
-            1.25 * 0.087 * unit,
-            peak(10, 100, kneeFlexion),
-            "N m"));
-    rows.add(
-        Row.more(
-            "C061",
-            "knee flexion moment: 30° against 100°",
-            "Kulig et al. 1984",
-            kneeFlexion.applyAsDouble(30.0),
-            kneeFlexion.applyAsDouble(100.0)));
-    rows.add(
-        Row.within(
-            "C058",
-            "greatest plantarflexion moment, ±25 %",
-            source,
-            0.75 * 0.095 * unit,
-            1.25 * 0.095 * unit,
-            peak(-40, 25, plantarflexion),
-            "N m"));
-    rows.add(
-        Row.within(
-            "",
-            "the same",
-            "several since the 1980s, from memory: 130 to 200 N m",
-            130,
-            200,
-            peak(-40, 25, plantarflexion),
-            "N m"));
-    rows.add(
-        Row.more(
-            "C064",
-            "plantarflexion moment: 15° dorsiflexed against 30° plantarflexed",
-            "Sale et al. 1982; Kulig et al. 1984",
-            plantarflexion.applyAsDouble(15.0),
-            plantarflexion.applyAsDouble(-30.0)));
-    rows.add(
-        Row.more(
-            "C063",
-            "abduction moment: 10° adducted against 30° abducted",
-            "Neumann et al. 1988",
-            abduction.applyAsDouble(-10.0),
-            abduction.applyAsDouble(30.0)));
-  }
-
-  /** Moment of every muscle that helps, fully active, with its passive part. */
-  private static double moment(
-      Musculature musculature,
-      Coordinate coordinate,
-      int sign,
-      double hip,
-      double knee,
-      double ankle,
-      double abduction) {
-    musculature.at(
-        new double[] {
-          Math.toRadians(hip),
-          Math.toRadians(abduction),
-          0,
-          Math.toRadians(knee),
-          Math.toRadians(ankle),
-          0
-        });
-    double sum = 0;
-    for (int i = 0; i < musculature.size(); i++) {
-      sum +=
-          Math.max(0, sign * musculature.arm(i, coordinate) * musculature.activeForceN(i))
-              + sign * musculature.arm(i, coordinate) * musculature.passiveForceN(i);
-    }
-    return sum;
   }
 
   private static double sum(ToDoubleFunction<Muscle> f, String... ids) {
@@ -471,7 +364,8 @@ final class AnatomyChecks {
     return 100 * TABLE.get(id).ankleDorsiflexion().orElseThrow().value(Math.toRadians(deg));
   }
 
-  private static double argMax(double low, double high, ToDoubleFunction<Double> f) {
+  /** The whole number between two at which a function is greatest. */
+  static double argMax(double low, double high, ToDoubleFunction<Double> f) {
     double best = low;
     for (double x = low; x <= high; x += 1) {
       if (f.applyAsDouble(x) > f.applyAsDouble(best)) {
@@ -481,7 +375,7 @@ final class AnatomyChecks {
     return best;
   }
 
-  private static double peak(double low, double high, ToDoubleFunction<Double> f) {
+  static double peak(double low, double high, ToDoubleFunction<Double> f) {
     return f.applyAsDouble(argMax(low, high, f));
   }
 }

@@ -32,6 +32,13 @@ final class LoadChecks {
 
   static List<Row> rows() {
     List<Row> rows = new ArrayList<>();
+    percentages(rows);
+    whatEndsASet(rows);
+    besideASquat(rows);
+    return rows;
+  }
+
+  private static void percentages(List<Row> rows) {
     String chart = "percentage chart (NSCA type; Zourdos et al. 2016 for reserve), from memory";
     for (double[] c : new double[][] {{2, 95}, {5, 87}, {8, 80}, {10, 75}, {12, 67}}) {
       rows.add(
@@ -81,6 +88,9 @@ final class LoadChecks {
             hoeger,
             squat,
             repetitions("lying-curl", Map.of(), 80)));
+  }
+
+  private static void whatEndsASet(List<Row> rows) {
     SimulatedSet long60 = set(Bodies.LIFTER, "squat", Map.of("depth", 90.0), 60);
     rows.add(
         Row.holds(
@@ -119,6 +129,9 @@ final class LoadChecks {
                 .set()
                 .repetitions(),
             ""));
+  }
+
+  private static void besideASquat(List<Row> rows) {
     Body strong =
         Calibration.of(
                 Bodies.MAN,
@@ -183,7 +196,6 @@ final class LoadChecks {
             1.8,
             (maximum(strong, "hack-squat/usual") + 40) / SQUAT_KG,
             ""));
-    return rows;
   }
 
   private static double repetitions(String family, Map<String, Double> setup, double percent) {
