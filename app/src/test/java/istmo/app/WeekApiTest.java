@@ -2,94 +2,19 @@ package istmo.app;
 
 import static istmo.app.RunningApp.get;
 import static istmo.app.RunningApp.post;
-import static istmo.app.RunningApp.put;
 import static istmo.app.RunningApp.send;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
 
 import istmo.app.RunningApp.Answer;
-import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.Collections;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
 /** Planned weeks over HTTP: begun, composed, changed, undone, swapped, as blocks. */
-@ExtendWith(RunningApp.class)
-class WeekApiTest {
-  private static String client;
-  private static String gym;
-
-  @BeforeAll
-  static void aClientAndAGym() {
-    Map<String, Object> intake = ClientAndGymApiTest.intake("Week Client");
-    intake.put("pain", List.of());
-    client = post("/api/clients", intake).at("/id").asString();
-    gym =
-        post(
-                "/api/gyms",
-                Map.of(
-                    "name",
-                    "Week Gym",
-                    "equipment",
-                    List.of(
-                        "leg-press",
-                        "seated-curl",
-                        "leg-extension",
-                        "seated-calf",
-                        "standing-calf",
-                        "barbell",
-                        "rack",
-                        "bench",
-                        "dumbbells",
-                        "abduction-machine")))
-            .at("/id")
-            .asString();
-  }
-
-  private static Map<String, Object> wish() {
-    return wish(client, gym);
-  }
-
-  static Map<String, Object> wish(String client, String gym) {
-    Map<String, Object> w = new LinkedHashMap<>();
-    w.put("clientId", client);
-    w.put("gymId", gym);
-    w.put("aim", Map.of("VL", 3, "BFL", 2));
-    w.put("times", 2);
-    w.put("minutes", 50);
-    return w;
-  }
-
-  private static Answer begun() {
-    Answer answer = post("/api/weeks", wish());
-    assertThat(answer.status()).isEqualTo(201);
-    return answer;
-  }
-
-  private static Answer composed() {
-    Answer week = begun();
-    Answer answer =
-        post(
-            "/api/weeks/" + week.at("/id").asString() + "/compose",
-            Map.of(
-                "version", week.at("/version").asInt(), "run", UUID.randomUUID(), "seconds", 1.5));
-    assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
-    return answer;
-  }
-
-  private static Answer changed(JsonNode week, String what, Object plan) {
-    return put(
-        "/api/weeks/" + week.at("/id").asString(),
-        Map.of("version", week.at("/version").asInt(), "what", what, "plan", plan));
-  }
-
+class WeekApiTest extends WeekApi {
   @Test
   void aWeekIsBegunComposedAndStandsInItsMinutes() {
     Answer answer = composed();
@@ -116,103 +41,6 @@ class WeekApiTest {
     assertThat(answer.at("/search/bound").asLong())
         .isLessThanOrEqualTo(answer.at("/search/points").asLong());
     assertThat(week.at("/undo").asString()).isEqualTo("composed");
-  }
-
-  @Test
-  void whatIsPinnedStaysAndEveryEditCanBeUndoneAndDoneAgain() {
-    Answer week = begun();
-    Map<String, Object> item = item("leg-press/high");
-    Map<String, Object> plan = plan(week.body(), List.of(List.of(item)));
-    Answer pinned = changed(week.body(), "Leg press pinned", plan);
-    assertThat(pinned.status()).as(pinned.body().toString()).isEqualTo(200);
-    assertThat(pinned.at("/days/0/bouts/0/items/0/name").asString())
-        .isEqualTo("Leg press, feet high");
-    String id = pinned.at("/id").asString();
-    Answer composed =
-        post(
-            "/api/weeks/" + id + "/compose",
-            Map.of(
-                "version", pinned.at("/version").asInt(), "run", UUID.randomUUID(), "seconds", 1));
-    assertThat(items(composed.body().at("/week"))).contains("pin-1");
-    Answer undone =
-        post("/api/weeks/" + id + "/undo", Map.of("version", composed.at("/week/version").asInt()));
-    assertThat(items(undone.body())).containsExactly("pin-1");
-    assertThat(undone.at("/undo").asString()).isEqualTo("Leg press pinned");
-    assertThat(undone.at("/redo").asString()).isEqualTo("composed");
-    Answer again =
-        post("/api/weeks/" + id + "/redo", Map.of("version", undone.at("/version").asInt()));
-    assertThat(items(again.body())).isEqualTo(items(composed.body().at("/week")));
-    Answer undoneAgain =
-        post("/api/weeks/" + id + "/undo", Map.of("version", again.at("/version").asInt()));
-    Answer composedAnew =
-        post(
-            "/api/weeks/" + id + "/compose",
-            Map.of(
-                "version",
-                undoneAgain.at("/version").asInt(),
-                "run",
-                UUID.randomUUID(),
-                "seconds",
-                1));
-    assertThat(composedAnew.status()).as("composing in place of what was undone").isEqualTo(200);
-    assertThat(composedAnew.body().at("/week").has("redo")).isFalse();
-    again = new Answer(200, composedAnew.body().at("/week"), "", Map.of());
-    Answer back =
-        post(
-            "/api/weeks/" + id + "/undo",
-            Map.of(
-                "version",
-                post("/api/weeks/" + id + "/undo", Map.of("version", again.at("/version").asInt()))
-                    .at("/version")
-                    .asInt()));
-    assertThat(items(back.body())).isEmpty();
-    assertThat(
-            post("/api/weeks/" + id + "/undo", Map.of("version", back.at("/version").asInt()))
-                .status())
-        .isEqualTo(409);
-    assertThat(changed(back.body(), "renamed", plan(back.body(), List.of())).body().has("redo"))
-        .as("a new edit ends what was undone")
-        .isFalse();
-  }
-
-  @Test
-  void anEditMadeElsewhereIsNotOverwritten() {
-    Answer week = begun();
-    assertThat(changed(week.body(), "first", plan(week.body(), List.of())).status()).isEqualTo(200);
-    Answer late = changed(week.body(), "second", plan(week.body(), List.of()));
-    assertThat(late.status()).isEqualTo(409);
-    assertThat(late.at("/detail").asString()).contains("changed elsewhere");
-  }
-
-  @Test
-  void badInputNamesItsPlaceAndNothingIsLost() {
-    Answer week = begun();
-    Map<String, Object> bad = item("leg-press/high");
-    bad.put("prescription", prescription(40));
-    Answer refused = changed(week.body(), "too many", plan(week.body(), List.of(List.of(bad))));
-    assertThat(refused.status()).isEqualTo(422);
-    assertThat(refused.fault("days[0].bouts[0][0].sets")).contains("1 to 10");
-    Answer missing =
-        changed(
-            week.body(), "not here", plan(week.body(), List.of(List.of(item("hack-squat/usual")))));
-    assertThat(missing.status()).isEqualTo(422);
-    assertThat(missing.fault("candidateId")).contains("Not here: hack squat");
-    assertThat(get("/api/weeks/" + week.at("/id").asString()).at("/version").asInt())
-        .isEqualTo(week.at("/version").asInt());
-    Map<String, Object> holes = plan(week.body(), null);
-    holes.put("days", Arrays.asList(week.at("/plan/days/0"), null));
-    assertThat(changed(week.body(), "holes", holes).fault("plan.days[1]")).isEqualTo("is empty");
-    holes.put(
-        "days",
-        List.of(Map.of("weekday", 1, "minutes", 50, "bouts", Collections.singletonList(null))));
-    assertThat(changed(week.body(), "holes", holes).fault("plan.days[0].bouts[0]"))
-        .isEqualTo("is empty");
-    Map<String, Object> noAim = wish();
-    noAim.put("aim", Map.of());
-    assertThat(post("/api/weeks", noAim).fault("aim")).contains("paint at least one region");
-    Map<String, Object> often = wish();
-    often.put("times", 9);
-    assertThat(post("/api/weeks", often).fault("times")).isNotBlank();
   }
 
   @Test
@@ -311,21 +139,6 @@ class WeekApiTest {
   }
 
   @Test
-  void aRemovedPlanIsGoneUntilItIsPutBack() {
-    Answer week = begun();
-    String at = "/api/weeks/" + week.at("/id").asString();
-    String link =
-        post(at + "/shares", Map.of()).at("/path").asString().replace("/shared/", "/api/shared/");
-    assertThat(send("DELETE", at, null).status()).isEqualTo(204);
-    assertThat(get(at).status()).isEqualTo(404);
-    assertThat(get("/api/weeks").body().toString()).doesNotContain(week.at("/id").asString());
-    assertThat(get(link).status()).as("its link ends too").isEqualTo(404);
-    assertThat(post(at + "/restore", Map.of()).at("/plan/name").asString())
-        .isEqualTo("Week for Week Client");
-    assertThat(get("/api/weeks").body().toString()).contains(week.at("/id").asString());
-  }
-
-  @Test
   void aSchemeBringsItsRepetitions() {
     Answer answer =
         post(
@@ -353,75 +166,5 @@ class WeekApiTest {
                     null)
                 .status())
         .isEqualTo(404);
-  }
-
-  private static Map<String, Object> prescription(int sets) {
-    return Map.of(
-        "sets",
-        sets,
-        "repetitionsLow",
-        8,
-        "repetitionsHigh",
-        12,
-        "reserve",
-        2,
-        "tempo",
-        Map.of("loweringS", 2, "lowS", 0, "liftingS", 1, "topS", 0),
-        "restS",
-        120,
-        "scheme",
-        "STRAIGHT");
-  }
-
-  static Map<String, Object> item(String candidate) {
-    return new LinkedHashMap<>(
-        Map.of(
-            "id",
-            "pin-1",
-            "candidateId",
-            candidate,
-            "pinned",
-            true,
-            "prescription",
-            prescription(3)));
-  }
-
-  /** The document of a week as it stands, with other bouts in its first session. */
-  static Map<String, Object> plan(JsonNode week, List<List<Map<String, Object>>> firstDay) {
-    Map<String, Object> plan = new LinkedHashMap<>();
-    week.at("/plan").propertyStream().forEach(entry -> plan.put(entry.getKey(), entry.getValue()));
-    if (firstDay != null) {
-      List<Object> days = new ArrayList<>();
-      for (JsonNode node : week.at("/plan/days")) {
-        days.add(
-            days.isEmpty()
-                ? Map.of(
-                    "weekday",
-                    node.at("/weekday"),
-                    "minutes",
-                    node.at("/minutes"),
-                    "oneStation",
-                    false,
-                    "bouts",
-                    firstDay)
-                : node);
-      }
-      plan.put("days", days);
-    }
-    return plan;
-  }
-
-  private static List<String> items(JsonNode week) {
-    List<String> ids = new ArrayList<>();
-    week.at("/days")
-        .forEach(
-            node ->
-                node.at("/bouts")
-                    .forEach(
-                        jsonNode ->
-                            jsonNode
-                                .at("/items")
-                                .forEach(item -> ids.add(item.at("/id").asString()))));
-    return ids;
   }
 }

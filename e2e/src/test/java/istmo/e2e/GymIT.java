@@ -26,24 +26,7 @@ class GymIT {
       Page page = coach.page;
       String client = "Nell Ashby " + where;
       String gym = "Old Sail Loft " + where;
-      coach
-          .opens("/clients")
-          .presses("New client")
-          .fills("Name", client)
-          .fills("Height (cm)", "168")
-          .fills("Weight (kg)", "64")
-          .picksChoice("Sex, for proportions", "female")
-          .presses("Save");
-      assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(client)))
-          .isVisible();
-      coach.goesTo("Gyms").presses("New gym").fills("Name", gym);
-      coach
-          .ticks("Leg press 45°")
-          .ticks("Leg extension(?! whose)")
-          .ticks("Seated leg curl")
-          .ticks("Barbell and plates")
-          .ticks("Squat rack")
-          .presses("Save");
+      takesIn(coach, client, gym);
       coach.goesTo("Exercises").says("Client", client).says("Gym", gym).says("Target", "all quads");
       assertThat(page.getByTestId("first-pick")).isVisible();
       String before = page.getByTestId("first-pick").textContent();
@@ -59,21 +42,7 @@ class GymIT {
           .first()
           .click();
       coach.needsNoSideScroll("machines").findsNoFault("machines");
-      for (String angle : new String[] {"15", "60", "105"}) {
-        for (String way : new String[] {"up", "down"}) {
-          page.getByLabel("Knee bend at the lever (°)").fill(angle);
-          page.getByLabel("Lever arm (cm)").fill("38");
-          page.getByLabel("Pin (kg)").fill("40");
-          page.getByLabel("While it goes")
-              .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel(way));
-          if (angle.equals("60") && way.equals("up")) {
-            takesFromTheStandIn(coach, "scale", "FORCE");
-          } else {
-            page.getByLabel("Scale reads (kg)").fill(way.equals("up") ? "22" : "19");
-          }
-          coach.presses("Add");
-        }
-      }
+      pulls(coach);
       assertThat(page.getByTestId("pull")).hasCount(6);
       assertThat(page.getByTestId("fit")).containsText("about the generic type");
       assertThat(page.getByTestId("effect")).containsText("For the order at hand:");
@@ -103,6 +72,48 @@ class GymIT {
       coach.strip("leg-press/low").click();
       assertThat(page.getByText("The machine's stop ends the repetition").first()).isVisible();
       org.assertj.core.api.Assertions.assertThat(before).isNotBlank();
+    }
+  }
+
+  private static void takesIn(Coach coach, String client, String gym) {
+    Page page = coach.page;
+    coach
+        .opens("/clients")
+        .presses("New client")
+        .fills("Name", client)
+        .fills("Height (cm)", "168")
+        .fills("Weight (kg)", "64")
+        .picksChoice("Sex, for proportions", "female")
+        .presses("Save");
+    assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(client)))
+        .isVisible();
+    coach.goesTo("Gyms").presses("New gym").fills("Name", gym);
+    coach
+        .ticks("Leg press 45°")
+        .ticks("Leg extension(?! whose)")
+        .ticks("Seated leg curl")
+        .ticks("Barbell and plates")
+        .ticks("Squat rack")
+        .presses("Save");
+  }
+
+  /** Six pulls on the lever, one of them from the stand-in scale. */
+  private static void pulls(Coach coach) {
+    Page page = coach.page;
+    for (String angle : new String[] {"15", "60", "105"}) {
+      for (String way : new String[] {"up", "down"}) {
+        page.getByLabel("Knee bend at the lever (°)").fill(angle);
+        page.getByLabel("Lever arm (cm)").fill("38");
+        page.getByLabel("Pin (kg)").fill("40");
+        page.getByLabel("While it goes")
+            .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel(way));
+        if (angle.equals("60") && way.equals("up")) {
+          takesFromTheStandIn(coach, "scale", "FORCE");
+        } else {
+          page.getByLabel("Scale reads (kg)").fill(way.equals("up") ? "22" : "19");
+        }
+        coach.presses("Add");
+      }
     }
   }
 

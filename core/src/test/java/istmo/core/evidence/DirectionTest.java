@@ -48,13 +48,6 @@ class DirectionTest {
 
   private static Finding grew(Direction direction) {
     return Findings.finding(
-        "T",
-        "back-squat/high-bar",
-        "seated-leg-curl/usual",
-        "BFL",
-        Finding.How.MRI,
-        direction,
-        0,
-        0);
+        "T", "back-squat/high-bar", "seated-leg-curl/usual", "BFL", Finding.How.MRI, direction);
   }
 }

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
-/** Findings of a study that nobody made. */
+/** Findings of a study that nobody made, with both growths or none. */
 final class Findings {
   private Findings() {}
 
@@ -17,8 +17,7 @@ final class Findings {
       String region,
       Finding.How how,
       Direction direction,
-      double growthA,
-      double growthB) {
+      double... growths) {
     return new Finding(
         id,
         "Test 2026",
@@ -34,8 +33,8 @@ final class Findings {
         List.of(Region.of(region)),
         "whole",
         "",
-        growthA > 0 ? OptionalDouble.of(growthA) : OptionalDouble.empty(),
-        growthB > 0 ? OptionalDouble.of(growthB) : OptionalDouble.empty(),
+        growths.length == 0 ? OptionalDouble.empty() : OptionalDouble.of(growths[0]),
+        growths.length == 0 ? OptionalDouble.empty() : OptionalDouble.of(growths[1]),
         direction,
         "",
         Finding.Memory.HIGH,
@@ -45,13 +44,6 @@ final class Findings {
 
   static Finding seatedAgainstLying(Direction direction) {
     return finding(
-        "X1",
-        "seated-leg-curl/usual",
-        "lying-leg-curl/usual",
-        "BFL",
-        Finding.How.MRI,
-        direction,
-        0,
-        0);
+        "X1", "seated-leg-curl/usual", "lying-leg-curl/usual", "BFL", Finding.How.MRI, direction);
   }
 }

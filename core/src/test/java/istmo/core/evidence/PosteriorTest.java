@@ -94,9 +94,7 @@ class PosteriorTest {
             "lying-leg-curl/usual",
             "BFL",
             Finding.How.MRI,
-            Direction.ALIKE,
-            0,
-            0);
+            Direction.ALIKE);
     double before = NONE.difference(alike).mean();
     assertThat(
             Math.abs(
@@ -109,9 +107,7 @@ class PosteriorTest {
             "seated-leg-curl/usual",
             "ST",
             Finding.How.MRI,
-            Direction.MORE,
-            0,
-            0);
+            Direction.MORE);
     Finding activity =
         Findings.finding(
             "X1",
@@ -119,9 +115,7 @@ class PosteriorTest {
             "seated-leg-curl/usual",
             "ST",
             Finding.How.EMG,
-            Direction.MORE,
-            0,
-            0);
+            Direction.MORE);
     double start = NONE.difference(growth).mean();
     double byGrowth =
         new Posterior(STRETCH, List.of(growth), Assumptions.USUAL).difference(growth).mean()
@@ -168,9 +162,7 @@ class PosteriorTest {
             "seated-leg-curl/usual",
             "BFL",
             Finding.How.MRI,
-            Direction.LESS,
-            0,
-            0);
+            Direction.LESS);
     Posterior posterior = new Posterior(STRETCH, List.of(finding), Assumptions.USUAL);
     double own = shift(posterior, "back-squat/high-bar", "BFL");
     double front = shift(posterior, "front-squat/front", "BFL");

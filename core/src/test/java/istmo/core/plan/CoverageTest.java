@@ -30,10 +30,7 @@ class CoverageTest {
           Set.of(Equipment.LEG_PRESS),
           3,
           Plans.THREE_OF_TEN,
-          0.6,
-          0.2,
-          false,
-          Set.of(Function.KNEE_AND_HIP));
+          new Plans.More(0.6, 0.2, false, Set.of(Function.KNEE_AND_HIP)));
   private static final Offer CURL =
       Plans.offer(
           "curl",
@@ -42,10 +39,7 @@ class CoverageTest {
           Set.of(Equipment.SEATED_CURL),
           1,
           Plans.THREE_OF_TEN,
-          0.6,
-          0,
-          false,
-          Set.of(Function.KNEE_FLEXION));
+          new Plans.More(0.6, 0, false, Set.of(Function.KNEE_FLEXION)));
   private static final Offers OFFERS = new Offers(List.of(PRESS, CURL));
 
   private static Week week(int press, int curl) {
@@ -129,10 +123,7 @@ class CoverageTest {
             Set.of(Equipment.RACK),
             3,
             Plans.THREE_OF_TEN,
-            0.6,
-            0.9,
-            false,
-            Set.of());
+            new Plans.More(0.6, 0.9, false, Set.of()));
     Day day =
         new Day(
             1,

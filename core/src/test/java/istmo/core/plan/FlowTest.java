@@ -40,10 +40,7 @@ class FlowTest {
             Set.of(station),
             1,
             prescription,
-            0.5,
-            0,
-            oneLeg,
-            Set.of());
+            new Plans.More(0.5, 0, oneLeg, Set.of()));
     return new Flow.Exercise(
         id,
         offer,

@@ -45,6 +45,11 @@ final class Plans {
       new Prescription(3, 10, 10, 2, new Tempo(2, 2, 2, 0), 120, Scheme.STRAIGHT);
 
   /** An offer made by hand; the rest of it is plain. */
+  /** What an order, the lower back and one-leg work say of an offer. */
+  record More(double utility, double back, boolean oneLeg, Set<Function> functions) {
+    private static final More PLAIN = new More(0.5, 0, false, Set.of());
+  }
+
   static Offer offer(
       String id,
       Map<Region, Double> shares,
@@ -52,7 +57,7 @@ final class Plans {
       Set<Equipment> station,
       double setUpMinutes,
       Prescription usual) {
-    return offer(id, shares, role, station, setUpMinutes, usual, 0.5, 0, false, Set.of());
+    return offer(id, shares, role, station, setUpMinutes, usual, More.PLAIN);
   }
 
   static Offer offer(
@@ -62,10 +67,7 @@ final class Plans {
       Set<Equipment> station,
       double setUpMinutes,
       Prescription usual,
-      double utility,
-      double back,
-      boolean oneLeg,
-      Set<Function> functions) {
+      More more) {
     String exercise = id.contains("/") ? id.substring(0, id.indexOf('/')) : id;
     return new Offer(
         id,
@@ -74,13 +76,13 @@ final class Plans {
         id,
         Map.of(),
         Sparse.values(shares),
-        functions,
+        more.functions(),
         role,
-        utility,
+        more.utility(),
         0,
         true,
-        back,
-        oneLeg,
+        more.back(),
+        more.oneLeg(),
         station,
         station,
         setUpMinutes,

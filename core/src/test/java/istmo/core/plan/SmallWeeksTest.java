@@ -54,44 +54,7 @@ class SmallWeeksTest {
   }
 
   private static Task smallTask(Random random) {
-    List<Offer> offers = new ArrayList<>();
-    Region[] regions = {Region.VL, Region.RF, Region.BFL, Region.ST, Region.GMAXM, Region.SOL};
-    Role[] roles = {Role.HEAVY, Role.SINGLE, Role.COMPOUND, Role.CALF_BENT};
-    for (int k = 0; k < 3; k++) {
-      Map<Region, Double> shares = new LinkedHashMap<>();
-      for (Region region : regions) {
-        shares.put(region, random.nextInt(3) == 0 ? 0 : random.nextInt(101) / 100.0);
-      }
-      Set<Equipment> station =
-          random.nextInt(3) == 0
-              ? Set.of()
-              : Set.of(random.nextBoolean() ? Equipment.LEG_PRESS : Equipment.SEATED_CURL);
-      Prescription usual =
-          new Prescription(
-              2 + random.nextInt(2),
-              8,
-              12,
-              2,
-              new Tempo(2, 0, 1, 0),
-              60 + 30 * random.nextInt(3),
-              Scheme.STRAIGHT);
-      Set<Function> functions =
-          random.nextBoolean()
-              ? Set.of(Function.KNEE_FLEXION)
-              : Set.of(Function.KNEE_WITH_OPEN_HIP);
-      offers.add(
-          Plans.offer(
-              (random.nextInt(4) == 0 ? "same" : "x" + k) + "/" + k,
-              shares,
-              roles[random.nextInt(roles.length)],
-              station,
-              0.5 * random.nextInt(5),
-              usual,
-              random.nextDouble(),
-              random.nextInt(3) == 0 ? 0.5 : 0.1,
-              random.nextInt(4) == 0,
-              functions));
-    }
+    List<Offer> offers = threeOffers(random);
     Offers all = new Offers(offers);
     Targets targets =
         new Targets(
@@ -125,6 +88,49 @@ class SmallWeeksTest {
         Pairing.values()[random.nextInt(3)],
         random.nextBoolean(),
         Optional.of(TrainingAge.WEEKS));
+  }
+
+  private static List<Offer> threeOffers(Random random) {
+    List<Offer> offers = new ArrayList<>();
+    Region[] regions = {Region.VL, Region.RF, Region.BFL, Region.ST, Region.GMAXM, Region.SOL};
+    Role[] roles = {Role.HEAVY, Role.SINGLE, Role.COMPOUND, Role.CALF_BENT};
+    for (int k = 0; k < 3; k++) {
+      Map<Region, Double> shares = new LinkedHashMap<>();
+      for (Region region : regions) {
+        shares.put(region, random.nextInt(3) == 0 ? 0 : random.nextInt(101) / 100.0);
+      }
+      Set<Equipment> station =
+          random.nextInt(3) == 0
+              ? Set.of()
+              : Set.of(random.nextBoolean() ? Equipment.LEG_PRESS : Equipment.SEATED_CURL);
+      Prescription usual =
+          new Prescription(
+              2 + random.nextInt(2),
+              8,
+              12,
+              2,
+              new Tempo(2, 0, 1, 0),
+              60 + 30 * random.nextInt(3),
+              Scheme.STRAIGHT);
+      Set<Function> functions =
+          random.nextBoolean()
+              ? Set.of(Function.KNEE_FLEXION)
+              : Set.of(Function.KNEE_WITH_OPEN_HIP);
+      offers.add(
+          Plans.offer(
+              (random.nextInt(4) == 0 ? "same" : "x" + k) + "/" + k,
+              shares,
+              roles[random.nextInt(roles.length)],
+              station,
+              0.5 * random.nextInt(5),
+              usual,
+              new Plans.More(
+                  random.nextDouble(),
+                  random.nextInt(3) == 0 ? 0.5 : 0.1,
+                  random.nextInt(4) == 0,
+                  functions)));
+    }
+    return offers;
   }
 
   /** Every choice that keeps the rules, written down anew from the rules. */

@@ -43,6 +43,10 @@ class ProgressionTest {
   }
 
   static Stream<Arguments> table() {
+    return Stream.concat(loadsAndRepetitions(), techniqueAndPain());
+  }
+
+  private static Stream<Arguments> loadsAndRepetitions() {
     return Stream.of(
         Arguments.of("no record", weekly(), Rule.BEGIN, null, 8),
         Arguments.of(
@@ -96,7 +100,11 @@ class ProgressionTest {
             weekly(three(55, 7, 7, 6, 2), three(60, 7, 7, 6, 2)),
             Rule.SAME,
             60.0,
-            8),
+            8));
+  }
+
+  private static Stream<Arguments> techniqueAndPain() {
+    return Stream.of(
         Arguments.of(
             "short range",
             weekly(

@@ -3,12 +3,9 @@ package istmo.core.validation;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.MonotoneCurve;
 import istmo.core.anatomy.Muscle;
 import istmo.core.anatomy.Muscles;
-import istmo.core.body.Body;
-import istmo.core.body.Sex;
 import istmo.core.mechanics.Musculature;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -17,8 +14,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.DoubleFunction;
-import java.util.function.ToDoubleFunction;
 import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresBuilder;
 import org.hipparchus.optim.nonlinear.vector.leastsquares.LevenbergMarquardtOptimizer;
 import org.junit.jupiter.api.Test;
@@ -35,17 +30,9 @@ import org.junit.jupiter.api.Test;
  * change of data or freedoms, what to write.
  */
 class IsometricFitTest {
-  private static final Body MAN = Body.estimated(1.78, 75, Sex.MALE);
-
-  /** Body weight times stature, N m: the unit of Anderson et al. (2007). */
-  private static final double UNIT = 75 * 9.80665 * 1.78;
 
   private static final double LENGTH = 0.05;
   private static final double SHARE = 0.10;
-
-  /** One number of the model against one from a paper; {@code spread} of their logarithms. */
-  private record Datum(
-      String name, ToDoubleFunction<Musculature> model, double target, double spread) {}
 
   /**
    * One thing that the fit may change: by how much it did, which the table holds already, and the
@@ -74,182 +61,25 @@ class IsometricFitTest {
     STRAIGHT_KNEE_ARM
   }
 
-  private final List<Datum> data = new ArrayList<>();
+  private final List<IsometricData.Datum> data = new IsometricData().all();
   private final List<Freedom> freedoms = new ArrayList<>();
 
   IsometricFitTest() {
-    anderson(
-        "knee extension",
-        Coordinate.KNEE_FLEXION,
-        -1,
-        0.163,
-        1.258,
-        1.133,
-        k -> new double[] {85, k, 0},
-        20,
-        35,
-        50,
-        65,
-        80,
-        95,
-        110);
-    anderson(
-        "hip extension",
-        Coordinate.HIP_FLEXION,
-        -1,
-        0.161,
-        0.958,
-        0.932,
-        h -> new double[] {h, 60, 0},
-        0,
-        20,
-        40,
-        60,
-        80,
-        95);
-    anderson(
-        "knee flexion",
-        Coordinate.KNEE_FLEXION,
-        1,
-        0.087,
-        0.869,
-        0.522,
-        k -> new double[] {85, k, 0},
-        10,
-        30,
-        50,
-        70,
-        90);
-    anderson(
-        "hip flexion",
-        Coordinate.HIP_FLEXION,
-        1,
-        0.113,
-        0.738,
-        -0.214,
-        h -> new double[] {h, 60, 0},
-        -10,
-        15,
-        40,
-        65);
-    // Anderson's 124 N m is the lowest of the published peaks (130 to 200 N m in others), too
-    // little for the heel raises that healthy adults do (Lunsford and Perry 1995): 161 N m, the
-    // middle of the others, with Anderson's shape
-    anderson(
-        "plantarflexion",
-        Coordinate.ANKLE_DORSIFLEXION,
-        -1,
-        161 / UNIT,
-        1.391,
-        0.408,
-        a -> new double[] {0, 10, a},
-        20,
-        5,
-        -10);
-    anderson(
-        "dorsiflexion",
-        Coordinate.ANKLE_DORSIFLEXION,
-        1,
-        0.033,
-        1.510,
-        -0.187,
-        a -> new double[] {60, 45, a},
-        10,
-        -10,
-        -30);
-    add(
-        "hip extension, 90 over 10 (Kulig et al. 1984: rises)",
-        musculature ->
-            moment(musculature, Coordinate.HIP_FLEXION, -1, 90, 60, 0, 0)
-                / moment(musculature, Coordinate.HIP_FLEXION, -1, 10, 60, 0, 0),
-        1.4,
-        0.15);
-    add(
-        "plantarflexion, -30 over +15 (Sale et al. 1982)",
-        musculature ->
-            moment(musculature, Coordinate.ANKLE_DORSIFLEXION, -1, 0, 10, -30, 0)
-                / moment(musculature, Coordinate.ANKLE_DORSIFLEXION, -1, 0, 10, 15, 0),
-        0.45,
-        0.15);
-    add(
-        "plantarflexion, knee 90 over straight (Sale et al. 1982; Cresswell et al. 1995)",
-        musculature ->
-            moment(musculature, Coordinate.ANKLE_DORSIFLEXION, -1, 0, 90, 0, 0)
-                / moment(musculature, Coordinate.ANKLE_DORSIFLEXION, -1, 0, 5, 0, 0),
-        0.68,
-        0.10);
-    add(
-        "knee flexion at 60, lying over seated (Worrell et al. 1989)",
-        musculature ->
-            moment(musculature, Coordinate.KNEE_FLEXION, 1, 5, 60, 0, 0)
-                / moment(musculature, Coordinate.KNEE_FLEXION, 1, 85, 60, 0, 0),
-        0.78,
-        0.10);
-    add(
-        "knee extension at 80, lying over seated (Maffiuletti and Lepers 2003)",
-        musculature ->
-            moment(musculature, Coordinate.KNEE_FLEXION, -1, 10, 80, 0, 0)
-                / moment(musculature, Coordinate.KNEE_FLEXION, -1, 85, 80, 0, 0),
-        0.97,
-        0.05);
-    for (double[] p : new double[][] {{0, 0.90}, {10, 0.79}, {20, 0.66}, {30, 0.53}}) {
-      add(
-          "abduction at " + p[0] + " over 10 adducted (Neumann et al. 1988)",
-          musculature ->
-              moment(musculature, Coordinate.HIP_ABDUCTION, 1, 0, 0, 0, p[0])
-                  / moment(musculature, Coordinate.HIP_ABDUCTION, 1, 0, 0, 0, -10),
-          p[1],
-          0.15);
-    }
-    add(
-        "abduction at 0, N m (Cahalan et al. 1989)",
-        musculature -> moment(musculature, Coordinate.HIP_ABDUCTION, 1, 0, 0, 0, 0),
-        105,
-        0.2);
-    add(
-        "adduction at 0, N m (Cahalan et al. 1989)",
-        musculature -> moment(musculature, Coordinate.HIP_ABDUCTION, -1, 0, 0, 0, 0),
-        125,
-        0.2);
-    add(
-        "gluteus maximus arm at 0, m (Németh and Ohlsén 1985)",
-        musculature -> arm(musculature, 0, Coordinate.HIP_FLEXION, -1, "GMAXU", "GMAXM", "GMAXL"),
-        0.079 * MAN.lengthFactor(),
-        0.07);
-    add(
-        "gluteus medius abduction arm at 0, m (Dostal et al. 1986)",
-        musculature -> arm(musculature, 0, Coordinate.HIP_ABDUCTION, 1, "GMEDA", "GMEDP"),
-        0.055 * MAN.lengthFactor(),
-        0.12);
-    add(
-        "passive plantarflexion at 20 dorsiflexed, N m (Riener and Edrich 1999)",
-        musculature -> passive(musculature, Coordinate.ANKLE_DORSIFLEXION, -1, 0, 5, 20),
-        20,
-        0.5);
-    add(
-        "passive plantarflexion at 35 dorsiflexed, knee bent, N m (deep squats are stood in without"
-            + " it stopping them)",
-        musculature -> passive(musculature, Coordinate.ANKLE_DORSIFLEXION, -1, 100, 110, 35),
-        30,
-        0.3);
-    add(
-        "passive hip extension, straight leg at 80, N m (Magnusson et al. 1996; Riener and Edrich"
-            + " 1999)",
-        musculature -> passive(musculature, Coordinate.HIP_FLEXION, -1, 80, 5, 0),
-        50,
-        0.5);
-    add(
-        "passive hip extension, bent knee at 110, N m (Riener and Edrich 1999)",
-        musculature -> passive(musculature, Coordinate.HIP_FLEXION, -1, 110, 90, 0),
-        25,
-        0.2);
+    specificTension();
+    groups();
+    forcesAndArms();
+  }
 
+  private void specificTension() {
     free(
         "specific tension",
         Kind.FORCE,
         Math.log(24.0 / 30),
         0.3,
         Muscles.standard().all().stream().map(Muscle::id).toArray(String[]::new));
+  }
+
+  private void groups() {
     group("vasti", -0.02, 0, LENGTH, SHARE, "VL", "VM", "VI");
     group("rectus femoris", -0.03, 0, LENGTH, SHARE, "RF");
     group("two-joint knee flexors", -0.07, 0.054, LENGTH, SHARE, "BFL", "ST", "SM", "GRA", "SAR");
@@ -262,6 +92,9 @@ class IsometricFitTest {
     group("triceps surae", -0.07, 0.420, 0.10, 0.15, "GASM", "GASL", "SOL");
     group("deep plantarflexors", 0, 0, LENGTH, SHARE, "DPF");
     group("tibialis", -0.03, 0, LENGTH, SHARE, "TA");
+  }
+
+  private void forcesAndArms() {
     free(
         "plantarflexor force",
         Kind.FORCE,
@@ -292,10 +125,6 @@ class IsometricFitTest {
         .isLessThan(0.7 * rms(undone));
   }
 
-  private void add(String name, ToDoubleFunction<Musculature> model, double target, double spread) {
-    data.add(new Datum(name, model, target, spread));
-  }
-
   private void group(
       String name,
       double length,
@@ -309,29 +138,6 @@ class IsometricFitTest {
 
   private void free(String name, Kind kind, double applied, double spread, String... muscles) {
     freedoms.add(new Freedom(name, kind, applied, spread, List.of(muscles)));
-  }
-
-  /**
-   * Points of C1 BW H cos(C2 (angle - C3)), Anderson et al. (2007), men of 18 to 25 years; a curve
-   * counts as three independent points.
-   */
-  private void anderson(
-      String name,
-      Coordinate coordinate,
-      int sign,
-      double c1,
-      double c2,
-      double c3,
-      DoubleFunction<double[]> posture,
-      double... degrees) {
-    for (double d : degrees) {
-      double[] q = posture.apply(d);
-      add(
-          name + " at " + d + ", N m (Anderson et al. 2007)",
-          musculature -> moment(musculature, coordinate, sign, q[0], q[1], q[2], 0),
-          c1 * UNIT * Math.cos(c2 * (Math.toRadians(d) - c3)),
-          0.12 * Math.sqrt(degrees.length / 3.0));
-    }
   }
 
   private double[] optimum() {
@@ -351,15 +157,15 @@ class IsometricFitTest {
   }
 
   private void print(double[] p) {
-    Musculature now = new Musculature(MAN);
-    for (Datum datum : data) {
+    Musculature now = new Musculature(IsometricData.MAN);
+    for (IsometricData.Datum datum : data) {
       System.out.printf(
           Locale.ROOT,
           "%-90s target %8.3f  now %8.3f  (%+.1f spreads)%n",
-          datum.name,
-          datum.target,
-          datum.model.applyAsDouble(now),
-          Math.log(datum.model.applyAsDouble(now) / datum.target) / datum.spread);
+          datum.name(),
+          datum.target(),
+          datum.model().applyAsDouble(now),
+          Math.log(datum.model().applyAsDouble(now) / datum.target()) / datum.spread());
     }
     for (int k = 0; k < p.length; k++) {
       System.out.printf(
@@ -408,13 +214,14 @@ class IsometricFitTest {
   }
 
   private double[] residuals(double[] p) {
-    Musculature musculature = new Musculature(MAN, muscles(p));
+    Musculature musculature = new Musculature(IsometricData.MAN, muscles(p));
     double[] r = new double[data.size() + p.length];
     for (int i = 0; i < data.size(); i++) {
       r[i] =
           Math.log(
-                  Math.max(1e-3, data.get(i).model.applyAsDouble(musculature)) / data.get(i).target)
-              / data.get(i).spread;
+                  Math.max(1e-3, data.get(i).model().applyAsDouble(musculature))
+                      / data.get(i).target())
+              / data.get(i).spread();
     }
     for (int k = 0; k < p.length; k++) {
       r[data.size() + k] = (freedoms.get(k).applied + p[k]) / freedoms.get(k).spread;
@@ -490,63 +297,5 @@ class IsometricFitTest {
                         * Math.pow(factor, Math.max(0, Math.min(1, (90 - d) / 60))))
             .toArray();
     return MonotoneCurve.through(x, y);
-  }
-
-  /** Moment of every muscle that helps, fully active, without its passive part, N m; degrees. */
-  private static double moment(
-      Musculature musculature,
-      Coordinate coordinate,
-      int sign,
-      double hip,
-      double knee,
-      double ankle,
-      double abduction) {
-    at(musculature, hip, knee, ankle, abduction);
-    double sum = 0;
-    for (int i = 0; i < musculature.size(); i++) {
-      sum += Math.max(0, sign * musculature.arm(i, coordinate) * musculature.activeForceN(i));
-    }
-    return sum;
-  }
-
-  private static double passive(
-      Musculature musculature,
-      Coordinate coordinate,
-      int sign,
-      double hip,
-      double knee,
-      double ankle) {
-    at(musculature, hip, knee, ankle, 0);
-    double sum = 0;
-    for (int i = 0; i < musculature.size(); i++) {
-      sum += sign * musculature.arm(i, coordinate) * musculature.passiveForceN(i);
-    }
-    return sum;
-  }
-
-  private static double arm(
-      Musculature musculature, double hip, Coordinate coordinate, int sign, String... ids) {
-    at(musculature, hip, 0, 0, 0);
-    double volume = 0;
-    double sum = 0;
-    for (String id : ids) {
-      int i = Muscles.standard().indexOf(id);
-      sum += sign * musculature.arm(i, coordinate) * Muscles.standard().get(id).volumeM3();
-      volume += Muscles.standard().get(id).volumeM3();
-    }
-    return sum / volume;
-  }
-
-  private static void at(
-      Musculature musculature, double hip, double knee, double ankle, double abduction) {
-    musculature.at(
-        new double[] {
-          Math.toRadians(hip),
-          Math.toRadians(abduction),
-          0,
-          Math.toRadians(knee),
-          Math.toRadians(ankle),
-          0
-        });
   }
 }

@@ -142,6 +142,11 @@ final class LoadChecks {
                         LocalDate.of(2026, 11, 1))))
             .orElseThrow()
             .applied(Bodies.MAN);
+    freeBars(rows, strong);
+    sleds(rows, strong);
+  }
+
+  private static void freeBars(List<Row> rows, Body strong) {
     rows.add(
         Row.within(
             "loads",
@@ -178,6 +183,9 @@ final class LoadChecks {
             1.15,
             maximum(strong, "back-squat/low-bar") / SQUAT_KG,
             ""));
+  }
+
+  private static void sleds(List<Row> rows, Body strong) {
     rows.add(
         Row.within(
             "loads",

@@ -136,20 +136,14 @@ class RepetitionFinderTest {
               random,
               0.25 + 0.5 * random.nextDouble(),
               METRES,
-              noiseM,
-              jitterS,
-              spikes,
-              lost,
+              new Sensor(50, noiseM, jitterS, spikes, lost),
               seed));
       degrees.add(
           trial(
               random,
               45 + 60 * random.nextDouble(),
               DEGREES,
-              150 * noiseM,
-              jitterS,
-              spikes,
-              lost,
+              new Sensor(50, 150 * noiseM, jitterS, spikes, lost),
               seed));
     }
     assertThat(metres.precision())
@@ -163,14 +157,7 @@ class RepetitionFinderTest {
   }
 
   private static Score trial(
-      Random random,
-      double range,
-      RepetitionFinder finder,
-      double noise,
-      double jitterS,
-      double spikes,
-      double lost,
-      long seed) {
+      Random random, double range, RepetitionFinder finder, Sensor sensor, long seed) {
     List<Truth> truth = new ArrayList<>();
     int n = 1 + random.nextInt(20);
     double tired = 1;
@@ -186,14 +173,7 @@ class RepetitionFinderTest {
     }
     boolean lowFirst = random.nextInt(4) == 0;
     List<Repetition> found =
-        finder.find(
-            StandInMotion.samples(
-                truth,
-                2 * range,
-                0.15 * range,
-                lowFirst,
-                new Sensor(50, noise, jitterS, spikes, lost),
-                seed));
+        finder.find(StandInMotion.samples(truth, 2 * range, 0.15 * range, lowFirst, sensor, seed));
     List<double[]> liftings = liftings(truth, lowFirst, seed);
     int right = 0;
     for (double[] l : liftings) {
