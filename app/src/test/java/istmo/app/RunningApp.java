@@ -42,6 +42,7 @@ public final class RunningApp implements BeforeAllCallback {
   /** An answer: status, JSON body (missing node when empty), content type. */
   public record Answer(
       int status, JsonNode body, String contentType, Map<String, List<String>> headers) {
+    /** A part of the answer, by its JSON pointer. */
     public JsonNode at(String pointer) {
       return body.at(pointer);
     }
@@ -109,6 +110,7 @@ public final class RunningApp implements BeforeAllCallback {
     return firstCoach;
   }
 
+  /** A part of the running application. */
   public static <T> T bean(Class<T> type) {
     return context.getBean(type);
   }
@@ -158,6 +160,7 @@ public final class RunningApp implements BeforeAllCallback {
       }
     }
 
+    /** Asks as this visitor. */
     public Answer get(String path) {
       return send("GET", path, null);
     }
@@ -199,6 +202,7 @@ public final class RunningApp implements BeforeAllCallback {
       }
     }
 
+    /** Posts as this visitor. */
     public Answer post(String path, Object body) {
       return send("POST", path, body);
     }
@@ -242,6 +246,7 @@ public final class RunningApp implements BeforeAllCallback {
     return owner;
   }
 
+  /** Asks as the coach of the test. */
   public static Answer get(String path) {
     return owner.get(path);
   }
@@ -256,14 +261,17 @@ public final class RunningApp implements BeforeAllCallback {
     return owner.bytes(path);
   }
 
+  /** Posts as the coach of the test. */
   public static Answer post(String path, Object body) {
     return owner.post(path, body);
   }
 
+  /** Puts as the coach of the test. */
   public static Answer put(String path, Object body) {
     return owner.send("PUT", path, body);
   }
 
+  /** Deletes as the coach of the test. */
   public static Answer delete(String path) {
     return owner.send("DELETE", path, null);
   }

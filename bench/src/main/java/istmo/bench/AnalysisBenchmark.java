@@ -5,6 +5,7 @@ import istmo.core.body.Cautions;
 import istmo.core.body.Profile;
 import istmo.core.body.Sex;
 import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.drawing.Stage;
 import istmo.core.equipment.Equipment;
@@ -61,9 +62,10 @@ public class AnalysisBenchmark {
 
   private Family family;
   private Setup setup;
-  private Map<String, Evaluation> evaluations;
+  private Map<CandidateId, Evaluation> evaluations;
   private Brief brief;
 
+  /** What is measured, made ready once. */
   @org.openjdk.jmh.annotations.Setup
   public void prepare() {
     Candidate benched = Catalogue.standard().candidate(candidate);
@@ -82,6 +84,7 @@ public class AnalysisBenchmark {
             Optional.empty());
   }
 
+  /** One analysis with a new workspace. */
   @Benchmark
   public void analysis(Blackhole hole) {
     hole.consume(new Analyser(BODY).analyse(family, setup, LoadRule.USUAL));
@@ -102,6 +105,7 @@ public class AnalysisBenchmark {
     }
   }
 
+  /** An order from evaluations that are at hand. */
   @Benchmark
   public void reorder(Blackhole hole) {
     hole.consume(Orders.order(brief, evaluations));

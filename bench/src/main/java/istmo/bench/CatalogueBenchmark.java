@@ -58,6 +58,7 @@ public class CatalogueBenchmark {
 
     private List<Case> cases;
 
+    /** The cases of this part. */
     @org.openjdk.jmh.annotations.Setup
     public void prepare() {
       cases = cases(every);
@@ -80,6 +81,7 @@ public class CatalogueBenchmark {
     return cases;
   }
 
+  /** What is measured, made ready once. */
   @org.openjdk.jmh.annotations.Setup
   public void prepare() {
     opened = cases(1).get(0);
@@ -141,6 +143,7 @@ public class CatalogueBenchmark {
         new Analyser(BODY).dropSet(opened.family(), opened.setup(), List.of(tenKg), Tempo.USUAL));
   }
 
+  /** Load sharing by the tailored solver. */
   @Benchmark
   public void sharingOwn(Blackhole hole) {
     sharing.reset();
@@ -148,6 +151,7 @@ public class CatalogueBenchmark {
     hole.consume(sharing.value(0));
   }
 
+  /** The same by a general-purpose optimiser. */
   @Benchmark
   public void sharingGeneralPurpose(Blackhole hole) {
     hole.consume(GeneralSharing.solve(squat, 80));

@@ -5,6 +5,7 @@ import istmo.core.body.Cautions;
 import istmo.core.body.Profile;
 import istmo.core.body.Profile.TrainingAge;
 import istmo.core.body.Sex;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.plan.Composer;
@@ -32,12 +33,13 @@ public final class PlanQuality {
 
   private PlanQuality() {}
 
+  /** Prints how near composed weeks come to their bounds. */
   public static void main(String[] args) {
     Body body =
         Body.estimated(1.78, 80, Sex.MALE)
             .withStrength(1.5, 1.5 * Body.estimated(1.78, 80, Sex.MALE).lumbarNm());
     GymEquipment equipment = GymEquipment.generic(Equipment.everything());
-    Map<String, Evaluation> evaluations = Orders.evaluate(body, equipment, School.STRETCH);
+    Map<CandidateId, Evaluation> evaluations = Orders.evaluate(body, equipment, School.STRETCH);
     Profile profile =
         new Profile(
             Optional.of(TrainingAge.YEARS),

@@ -146,7 +146,7 @@ class ArchitectureTest {
               "watching",
               "record")
           .whereLayer("record")
-          .mayOnlyAccessLayers("quantity", "anatomy", "body", "equipment", "training")
+          .mayOnlyAccessLayers("quantity", "anatomy", "body", "equipment", "training", "catalogue")
           .whereLayer("watching")
           .mayOnlyAccessLayers("quantity", "mechanics")
           .whereLayer("computing")

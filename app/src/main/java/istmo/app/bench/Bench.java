@@ -10,6 +10,7 @@ import istmo.core.anatomy.RegionValues;
 import istmo.core.body.Body;
 import istmo.core.body.Cautions;
 import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Exercise;
 import istmo.core.catalogue.TapelessStart;
 import istmo.core.computing.Kept;
@@ -57,7 +58,11 @@ public class Bench {
    * @param heaviestKg of the place's hand weights
    */
   private record Key(
-      Body body, String candidateId, Map<String, Double> setup, boolean usual, double heaviestKg) {}
+      Body body,
+      CandidateId candidateId,
+      Map<String, Double> setup,
+      boolean usual,
+      double heaviestKg) {}
 
   /**
    * The start of a move stays the same while the hand moves, so it need not be computed again. May
@@ -84,7 +89,7 @@ public class Bench {
   public record SetupRequest(
       UUID clientId,
       Optional<UUID> gymId,
-      String candidateId,
+      CandidateId candidateId,
       Optional<Map<String, Double>> setup,
       boolean stiffToday) {}
 
@@ -126,7 +131,7 @@ public class Bench {
   public TapelessStart.Found start(
       UUID clientId,
       Optional<UUID> gymId,
-      Optional<String> candidateId,
+      Optional<CandidateId> candidateId,
       boolean stiffToday,
       TapelessStart way,
       Map<String, Double> answers) {
@@ -158,7 +163,7 @@ public class Bench {
   }
 
   /** The usual set-up of a candidate at a place, as far as a client takes it. */
-  public Setup usual(Client client, GymEquipment equipment, String candidateId) {
+  public Setup usual(Client client, GymEquipment equipment, CandidateId candidateId) {
     return begun(
         client,
         equipment,

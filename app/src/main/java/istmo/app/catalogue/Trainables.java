@@ -3,6 +3,7 @@ package istmo.app.catalogue;
 import istmo.app.platform.NotFound;
 import istmo.core.catalogue.ByWord;
 import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Trainable;
 import istmo.core.plan.Offers;
@@ -33,9 +34,9 @@ public class Trainables {
 
   /** The one with this candidate's id, retired ones too; throws where there is none. */
   @Transactional(readOnly = true)
-  public Trainable get(String candidateId) {
+  public Trainable get(CandidateId candidateId) {
     if (ByWord.ownKey(candidateId).isPresent()) {
-      ByWord exercise = own.get(candidateId).exercise();
+      ByWord exercise = own.get(candidateId.exerciseId()).exercise();
       if (!exercise.candidateId().equals(candidateId)) {
         throw new NotFound("exercise");
       }
@@ -48,15 +49,15 @@ public class Trainables {
 
   /** The same for many ids that this coach has: own ones are read once. */
   @Transactional(readOnly = true)
-  public Function<String, Trainable> all() {
-    Map<String, Trainable> byId = new HashMap<>();
+  public Function<CandidateId, Trainable> all() {
+    Map<CandidateId, Trainable> byId = new HashMap<>();
     Stream.of(
             catalogue.byWord().stream(),
             catalogue.onceByWord().stream(),
             own.all().stream().map(OwnExercises.Own::exercise))
         .flatMap(exercises -> exercises)
         .forEach(byWord -> byId.put(byWord.candidateId(), byWord.trainable()));
-    Function<String, Candidate> computed = variants.candidates();
+    Function<CandidateId, Candidate> computed = variants.candidates();
     return id -> byId.containsKey(id) ? byId.get(id) : Trainable.of(computed.apply(id));
   }
 

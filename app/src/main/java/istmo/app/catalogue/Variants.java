@@ -9,6 +9,7 @@ import istmo.app.platform.Names;
 import istmo.app.platform.NotFound;
 import istmo.app.platform.Transactions;
 import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import java.time.Clock;
@@ -54,14 +55,14 @@ public class Variants {
 
   /** A candidate of the catalogue, or this coach's own, retired ones too. */
   @Transactional(readOnly = true)
-  public Candidate candidate(String id) {
-    return Candidate.ownKey(id).isEmpty() ? catalogue.candidate(id) : own(entity(id));
+  public Candidate candidate(CandidateId id) {
+    return id.ownKey().isEmpty() ? catalogue.candidate(id) : own(entity(id));
   }
 
   /** The same for many ids that this coach has: own variants are read once. */
   @Transactional(readOnly = true)
-  public Function<String, Candidate> candidates() {
-    Map<String, Candidate> own =
+  public Function<CandidateId, Candidate> candidates() {
+    Map<CandidateId, Candidate> own =
         all().stream().map(Own::candidate).collect(Collectors.toMap(Candidate::id, found -> found));
     return id -> own.containsKey(id) ? own.get(id) : catalogue.candidate(id);
   }
@@ -162,13 +163,13 @@ public class Variants {
 
   /** Takes it out of orders and lists; sessions that have it keep it. */
   @Transactional
-  public void retire(String candidateId) {
+  public void retire(CandidateId candidateId) {
     entity(candidateId).retire(clock.instant());
   }
 
   /** Puts a retired one back. */
   @Transactional
-  public void putBack(String candidateId) {
+  public void putBack(CandidateId candidateId) {
     OwnVariantEntity variant = entity(candidateId);
     if (!Candidate.fits(exercise(variant), variant.getSetup())) {
       throw new Conflict(
@@ -191,8 +192,9 @@ public class Variants {
     }
   }
 
-  private OwnVariantEntity entity(String candidateId) {
-    return Candidate.ownKey(candidateId)
+  private OwnVariantEntity entity(CandidateId candidateId) {
+    return candidateId
+        .ownKey()
         .flatMap(Keys::uuid)
         .flatMap(id -> repository.findByIdAndCoachId(id, coach.id()))
         .orElseThrow(() -> new NotFound("variant"));

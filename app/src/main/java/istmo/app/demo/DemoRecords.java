@@ -12,6 +12,7 @@ import istmo.core.anatomy.BodyArea.Back;
 import istmo.core.anatomy.Region;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.record.Pain;
 import istmo.core.record.SetRecord;
@@ -65,8 +66,17 @@ class DemoRecords {
       }
     }
     marks.keep(
-        client.id(), gym.id(), "leg-extension-reclined/reclined", "Back 5 · roller 2", begun(0, 0));
-    marks.keep(client.id(), gym.id(), "seated-leg-curl/usual", "Seat 3 · thigh pad 4", begun(0, 0));
+        client.id(),
+        gym.id(),
+        new CandidateId("leg-extension-reclined/reclined"),
+        "Back 5 · roller 2",
+        begun(0, 0));
+    marks.keep(
+        client.id(),
+        gym.id(),
+        new CandidateId("seated-leg-curl/usual"),
+        "Seat 3 · thigh pad 4",
+        begun(0, 0));
   }
 
   private void quads(Client client, Gym gym, int week, int day) {
@@ -241,7 +251,7 @@ class DemoRecords {
   }
 
   private UUID pin(Session session, String candidate) {
-    Session pinned = items.pin(session.id(), candidate, Optional.empty());
+    Session pinned = items.pin(session.id(), new CandidateId(candidate), Optional.empty());
     return pinned.items().get(pinned.items().size() - 1).id();
   }
 

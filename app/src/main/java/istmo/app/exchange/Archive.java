@@ -17,6 +17,7 @@ import istmo.app.exchange.ArchiveDocument.WeekFile;
 import istmo.app.gyms.Gym;
 import istmo.app.gyms.Gyms;
 import istmo.app.schools.Schools;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.equipment.Equipment;
 import istmo.core.stimulus.School;
 import java.util.List;
@@ -68,7 +69,7 @@ public class Archive {
                 written(client.marks()).stream().map(MarkFile::gym))
             .flatMap(x -> x)
             .collect(Collectors.toSet());
-    Set<String> candidates =
+    Set<CandidateId> candidates =
         Stream.of(
                 client.sessions().stream()
                     .flatMap(file -> file.items().stream())

@@ -16,6 +16,7 @@ import istmo.core.body.Profile;
 import istmo.core.body.Sex;
 import istmo.core.body.SoreMovement;
 import istmo.core.body.Soreness;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.measuring.Pull;
 import istmo.core.picture.Sighting;
 import istmo.core.record.Lesson;
@@ -71,7 +72,8 @@ public record ArchiveDocument(
    *
    * @param id as candidates name it: "exercise/own-…"
    */
-  public record VariantFile(String id, String name, Map<String, Double> setup, Boolean retired) {}
+  public record VariantFile(
+      CandidateId id, String name, Map<String, Double> setup, Boolean retired) {}
 
   /**
    * An exercise of the coach's own, used by word.
@@ -125,14 +127,14 @@ public record ArchiveDocument(
 
   /** One known lift. */
   public record LiftFile(
-      String candidateId, Double loadKg, Integer repetitions, Double reserve, LocalDate on) {}
+      CandidateId candidateId, Double loadKg, Integer repetitions, Double reserve, LocalDate on) {}
 
   /**
    * What a picture told: shifts of technique by parameter in its own unit, angles in rad, lengths
    * in m.
    */
   public record SightingFile(
-      String candidateId, LocalDate on, Double loadKg, SightingDocument told) {
+      CandidateId candidateId, LocalDate on, Double loadKg, SightingDocument told) {
     static SightingFile of(Sighting sighting) {
       return new SightingFile(
           sighting.candidateId(), sighting.on(), sighting.loadKg(), SightingDocument.of(sighting));
@@ -167,7 +169,7 @@ public record ArchiveDocument(
    * @param name of the candidate, for people; it is not read back
    */
   public record ItemFile(
-      String candidateId,
+      CandidateId candidateId,
       String name,
       Map<String, Double> setup,
       List<String> prescribed,
@@ -202,7 +204,7 @@ public record ArchiveDocument(
       PlanDocument plan) {}
 
   /** Settings of a machine, by the gym's name in the file. */
-  public record MarkFile(String gym, String candidateId, String words, Instant changedAt) {}
+  public record MarkFile(String gym, CandidateId candidateId, String words, Instant changedAt) {}
 
   /**
    * An answer to a lesson.

@@ -17,7 +17,7 @@ import istmo.app.sessions.ArchivedSessions;
 import istmo.app.sessions.SessionBrief;
 import istmo.core.catalogue.AnyExercise;
 import istmo.core.catalogue.ByWord;
-import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.catalogue.Trainable;
@@ -55,7 +55,7 @@ final class ArchiveReading {
       String name, GymEquipment equipment, Map<Equipment, List<Pull>> pulls, boolean removed) {}
 
   record ReadVariant(
-      String id, String exerciseId, String name, Map<String, Double> setup, boolean retired) {}
+      CandidateId id, String exerciseId, String name, Map<String, Double> setup, boolean retired) {}
 
   record ReadExercise(ByWord exercise, OwnExerciseDocument said, boolean retired) {}
 
@@ -70,7 +70,7 @@ final class ArchiveReading {
 
   record ReadWeek(String gym, Function<UUID, PlanStore.ArchivedPlan> at) {}
 
-  record ReadMark(String gym, String candidateId, String words, Instant changedAt) {}
+  record ReadMark(String gym, CandidateId candidateId, String words, Instant changedAt) {}
 
   record ReadAnswer(Lesson.Kind kind, String subject, Optional<Taken> taken, Instant at) {}
 
@@ -95,8 +95,8 @@ final class ArchiveReading {
 
   private final Parts parts = new Parts();
   final Map<String, ReadGym> gyms = new LinkedHashMap<>();
-  final Map<String, ReadVariant> variants = new LinkedHashMap<>();
-  final Map<String, ReadExercise> exercises = new LinkedHashMap<>();
+  final Map<CandidateId, ReadVariant> variants = new LinkedHashMap<>();
+  final Map<CandidateId, ReadExercise> exercises = new LinkedHashMap<>();
   final Map<String, ReadSchool> schools = new LinkedHashMap<>();
   final List<ReadClient> read = new ArrayList<>();
 
@@ -144,10 +144,10 @@ final class ArchiveReading {
         .field("name", file.name())
         .field("setup", file.setup())
         .check();
-    if (Candidate.ownKey(file.id()).isEmpty()) {
+    if (file.id().ownKey().isEmpty()) {
       throw new InvalidInput("id", "is not an own variant's: exercise/own-…");
     }
-    Exercise exercise = Catalogue.standard().exercise(exercise(file.id()));
+    Exercise exercise = Catalogue.standard().exercise(file.id().exerciseId());
     once(
         variants,
         file.id(),
@@ -206,7 +206,7 @@ final class ArchiveReading {
         new ReadSchool(file.id(), settings, Boolean.TRUE.equals(file.retired())));
   }
 
-  private static <T> void once(Map<String, T> into, String key, String field, T value) {
+  private static <K, T> void once(Map<K, T> into, K key, String field, T value) {
     if (into.putIfAbsent(key, value) != null) {
       throw new InvalidInput(field, "\"" + key + "\" is there twice");
     }
@@ -216,13 +216,13 @@ final class ArchiveReading {
    * The exercise of a candidate of the catalogue, or of an own variant or an own exercise that the
    * document brings along.
    */
-  AnyExercise known(String candidateId) {
+  AnyExercise known(CandidateId candidateId) {
     if (ByWord.ownKey(candidateId).isPresent()) {
       return Optional.ofNullable(exercises.get(candidateId))
           .map(ReadExercise::exercise)
           .orElseThrow(() -> notBrought(candidateId, "exercise", "exercises"));
     }
-    if (Candidate.ownKey(candidateId).isPresent()) {
+    if (candidateId.ownKey().isPresent()) {
       return Optional.ofNullable(variants.get(candidateId))
           .map(variant -> Catalogue.standard().exercise(variant.exerciseId()))
           .orElseThrow(() -> notBrought(candidateId, "variant", "variants"));
@@ -235,7 +235,7 @@ final class ArchiveReading {
                 new InvalidInput("candidateId", "\"" + candidateId + "\" is not in the catalogue"));
   }
 
-  private static InvalidInput notBrought(String candidateId, String what, String part) {
+  private static InvalidInput notBrought(CandidateId candidateId, String what, String part) {
     return new InvalidInput(
         "candidateId",
         "\"" + candidateId + "\" is an own " + what + " that is not among this file's " + part);
@@ -243,9 +243,5 @@ final class ArchiveReading {
 
   String knownSchool(String id) {
     return schools.containsKey(id) ? id : School.get(id).id();
-  }
-
-  private static String exercise(String candidateId) {
-    return candidateId.substring(0, Math.max(0, candidateId.indexOf('/')));
   }
 }

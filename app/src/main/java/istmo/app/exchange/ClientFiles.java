@@ -31,6 +31,7 @@ import istmo.core.body.Measurement;
 import istmo.core.body.Profile;
 import istmo.core.body.Restriction;
 import istmo.core.body.Soreness;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Trainable;
 import istmo.core.quantity.Required;
 import istmo.core.record.SetRecord;
@@ -67,7 +68,7 @@ class ClientFiles {
   /** Files of clients by their ids, in that order; their gyms are among the places. */
   List<ClientFile> of(Map<UUID, ClientRecord> clients, List<Gym> places) {
     Map<UUID, String> names = places.stream().collect(Collectors.toMap(Gym::id, Gym::name));
-    Function<String, Trainable> candidates = trainables.all();
+    Function<CandidateId, Trainable> candidates = trainables.all();
     return clients.entrySet().stream()
         .map(entry -> client(entry.getKey(), entry.getValue(), names, candidates))
         .toList();
@@ -75,7 +76,7 @@ class ClientFiles {
 
   /** Every set of a client as a table for spreadsheets, its days in a time zone. */
   String sets(UUID clientId, ZoneId zone) {
-    Function<String, Trainable> candidates = trainables.all();
+    Function<CandidateId, Trainable> candidates = trainables.all();
     return RecordCsv.write(reader.history(clientId), zone, id -> candidates.apply(id).name());
   }
 
@@ -83,7 +84,7 @@ class ClientFiles {
       UUID id,
       ClientRecord record,
       Map<UUID, String> places,
-      Function<String, Trainable> candidates) {
+      Function<CandidateId, Trainable> candidates) {
     Intake intake = record.intake();
     Cautions cautions = record.cautions();
     return new ClientFile(
@@ -181,7 +182,7 @@ class ClientFiles {
         profile.dislikes());
   }
 
-  private static SessionFile session(Session session, Function<String, Trainable> candidates) {
+  private static SessionFile session(Session session, Function<CandidateId, Trainable> candidates) {
     return new SessionFile(
         session.gym().name(),
         session.brief().aim(),
@@ -193,7 +194,7 @@ class ClientFiles {
         session.items().stream().map(item -> item(item, candidates)).toList());
   }
 
-  private static ItemFile item(Session.Item item, Function<String, Trainable> candidates) {
+  private static ItemFile item(Session.Item item, Function<CandidateId, Trainable> candidates) {
     return new ItemFile(
         item.candidateId(),
         candidates.apply(item.candidateId()).name(),

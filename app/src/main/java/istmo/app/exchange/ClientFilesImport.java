@@ -6,6 +6,7 @@ import istmo.app.floor.Marks;
 import istmo.app.plans.PlanStore;
 import istmo.app.record.Answers;
 import istmo.app.sessions.ArchivedSessions;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.quantity.Required;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -48,7 +49,7 @@ class ClientFilesImport {
                 answers.answer(
                     id,
                     answer.kind(),
-                    here.candidate(answer.subject()),
+                    here.candidate(new CandidateId(answer.subject())).text(),
                     answer.taken(),
                     answer.at()));
     sessions.bring(id, client.sessions().stream().map(here::session).toList());

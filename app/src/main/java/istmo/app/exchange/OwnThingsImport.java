@@ -5,7 +5,7 @@ import istmo.app.catalogue.Variants;
 import istmo.app.exchange.ArchiveReading.ReadExercise;
 import istmo.app.exchange.ArchiveReading.ReadVariant;
 import istmo.app.schools.Schools;
-import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.CandidateId;
 import java.util.HashMap;
 import java.util.Map;
 import org.springframework.stereotype.Component;
@@ -23,14 +23,14 @@ class OwnThingsImport {
     this.schools = schools;
   }
 
-  Map<String, String> catalogue(ArchiveReading file) {
-    Map<String, String> names = new HashMap<>();
+  Map<CandidateId, CandidateId> catalogue(ArchiveReading file) {
+    Map<CandidateId, CandidateId> names = new HashMap<>();
     for (ReadVariant variant : file.variants.values()) {
       names.put(
           variant.id(),
           variants
               .bringIn(
-                  Candidate.ownKey(variant.id()).orElseThrow(),
+                  variant.id().ownKey().orElseThrow(),
                   variant.exerciseId(),
                   variant.name(),
                   variant.setup(),

@@ -4,6 +4,7 @@ import istmo.app.platform.Cells;
 import istmo.app.sessions.Session;
 import istmo.core.anatomy.BodyArea;
 import istmo.core.body.Measurement.Side;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.record.SetRecord;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -13,7 +14,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import java.util.function.UnaryOperator;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
@@ -50,7 +51,7 @@ final class RecordCsv {
    * @param zone whose days and times of the day are written
    * @param name of a candidate
    */
-  static String write(List<Session> sessions, ZoneId zone, UnaryOperator<String> name) {
+  static String write(List<Session> sessions, ZoneId zone, Function<CandidateId, String> name) {
     StringBuilder out = new StringBuilder();
     try (CSVPrinter csv =
         new CSVPrinter(out, CSVFormat.DEFAULT.builder().setHeader(COLUMNS).get())) {

@@ -4,6 +4,7 @@ import istmo.app.catalogue.Trainables;
 import istmo.app.sessions.EarlierSets;
 import istmo.core.catalogue.ByWord;
 import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.quantity.InvalidInput;
@@ -37,7 +38,7 @@ public class SetsImport {
    * @param candidateId empty where nothing of that name is known and nothing was said; {@code
    *     skipped} where it was said to leave it out
    */
-  public record Named(String name, int sets, Optional<String> candidateId, boolean skipped) {}
+  public record Named(String name, int sets, Optional<CandidateId> candidateId, boolean skipped) {}
 
   /** What a table holds, and which exercise each of its names stands for. */
   public record Preview(SetsTable table, List<Named> exercises) {
@@ -57,7 +58,7 @@ public class SetsImport {
   public Preview preview(
       String text, SetsTable.ReadingChoices wished, Map<String, String> exercises) {
     SetsTable table = SetsTable.read(text, wished);
-    Map<String, String> known = names();
+    Map<String, CandidateId> known = names();
     List<Named> named = new ArrayList<>();
     table
         .exercises()
@@ -65,11 +66,11 @@ public class SetsImport {
             (name, sets) -> {
               String said = exercises.get(name);
               if (said != null && !said.isEmpty()) {
-                trainables.get(said);
+                trainables.get(new CandidateId(said));
               }
-              Optional<String> id =
+              Optional<CandidateId> id =
                   said != null
-                      ? Optional.of(said).filter(x -> !x.isEmpty())
+                      ? Optional.of(said).filter(x -> !x.isEmpty()).map(CandidateId::new)
                       : Optional.ofNullable(known.get(plain(name)));
               named.add(new Named(name, sets, id, said != null && said.isEmpty()));
             });
@@ -99,14 +100,14 @@ public class SetsImport {
                           "say which exercise it is, or leave it out")));
       throw new InvalidInput(faults);
     }
-    Map<String, String> ids = new HashMap<>();
+    Map<String, CandidateId> ids = new HashMap<>();
     preview
         .exercises()
         .forEach(named -> named.candidateId().ifPresent(id -> ids.put(named.name(), id)));
     Map<String, Integer> alike = new HashMap<>();
     List<EarlierSets.ImportedSet> sets = new ArrayList<>();
     for (SetsTable.Row row : preview.table().rows()) {
-      String candidate = ids.get(row.exercise());
+      CandidateId candidate = ids.get(row.exercise());
       if (candidate != null) {
         String says = clientId + " " + row.on() + " " + candidate + " " + row.set();
         sets.add(
@@ -123,14 +124,14 @@ public class SetsImport {
   }
 
   /** What the gym's names and nicknames stand for; an exercise's own name is its first set-up. */
-  private Map<String, String> names() {
-    Map<String, String> names = new LinkedHashMap<>();
+  private Map<String, CandidateId> names() {
+    Map<String, CandidateId> names = new LinkedHashMap<>();
     trainables
         .ownVariants()
         .forEach(candidate -> names.put(plain(candidate.name()), candidate.id()));
     for (Candidate candidate : catalogue.candidates()) {
       names.putIfAbsent(plain(candidate.name()), candidate.id());
-      names.putIfAbsent(candidate.id(), candidate.id());
+      names.putIfAbsent(candidate.id().text(), candidate.id());
     }
     for (Candidate candidate : catalogue.candidates()) {
       Exercise exercise = candidate.exercise();
@@ -139,7 +140,7 @@ public class SetsImport {
     }
     for (ByWord byWord : trainables.byWord()) {
       names.putIfAbsent(plain(byWord.name()), byWord.candidateId());
-      names.putIfAbsent(byWord.candidateId(), byWord.candidateId());
+      names.putIfAbsent(byWord.candidateId().text(), byWord.candidateId());
       byWord.alsoCalled().forEach(name -> names.putIfAbsent(plain(name), byWord.candidateId()));
     }
     return names;

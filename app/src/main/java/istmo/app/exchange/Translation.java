@@ -5,6 +5,7 @@ import istmo.app.plans.PlanBrief;
 import istmo.app.plans.PlanStore;
 import istmo.app.sessions.ArchivedSessions;
 import istmo.app.sessions.SessionBrief;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.quantity.Required;
 import java.util.Map;
 import java.util.UUID;
@@ -15,8 +16,8 @@ import org.jspecify.annotations.Nullable;
  * there.
  */
 record Translation(
-    Map<String, UUID> gyms, Map<String, String> variants, Map<String, String> schools) {
-  String candidate(String id) {
+    Map<String, UUID> gyms, Map<CandidateId, CandidateId> variants, Map<String, String> schools) {
+  CandidateId candidate(CandidateId id) {
     return variants.getOrDefault(id, id);
   }
 

@@ -6,6 +6,7 @@ import istmo.app.sessions.PrescriptionDocument;
 import istmo.app.sessions.SessionItems;
 import istmo.app.sessions.Sessions;
 import istmo.app.sessions.SetLog;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.record.SetRecord;
 import istmo.core.record.SetRegister;
@@ -59,14 +60,14 @@ public class Changes {
     record OfItem(
         UUID sessionId,
         UUID itemId,
-        String candidateId,
+        CandidateId candidateId,
         Optional<Map<String, Double>> setup,
         Optional<PrescriptionDocument> prescription,
         Optional<UUID> replaces)
         implements Message {}
 
     /** Settings of a machine for a client. */
-    record OfMark(UUID clientId, UUID gymId, String candidateId, String words, Instant at)
+    record OfMark(UUID clientId, UUID gymId, CandidateId candidateId, String words, Instant at)
         implements Message {}
 
     /** The end of a session. */

@@ -4,6 +4,7 @@ import istmo.app.clients.Client;
 import istmo.app.sessions.PrescriptionDocument;
 import istmo.app.sessions.Session;
 import istmo.core.body.Measurement.Side;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Trainable;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.plan.Flow;
@@ -38,9 +39,9 @@ record FloorExercises(
     Offers offers,
     List<Series> record,
     Side weaker,
-    Map<String, String> marks,
+    Map<CandidateId, String> marks,
     Map<String, List<String>> agreed,
-    Function<String, Trainable> names,
+    Function<CandidateId, Trainable> names,
     LocalDate today) {
   private static final int SWAPS = 3;
 
@@ -118,7 +119,7 @@ record FloorExercises(
             client.cautions().loadShare() < 1));
   }
 
-  private Optional<Series> series(String candidateId, Map<String, Double> setup) {
+  private Optional<Series> series(CandidateId candidateId, Map<String, Double> setup) {
     return record.stream()
         .filter(
             series ->
@@ -180,7 +181,7 @@ record FloorExercises(
 
   private Floor.Exercise made(
       Session.Item item,
-      String candidateId,
+      CandidateId candidateId,
       Map<String, Double> setup,
       Flow.@Nullable Exercise exercise,
       Flow whole,
@@ -225,7 +226,7 @@ record FloorExercises(
         last,
         LoadsToChoose.of(exercise.load(), exercise.offer().needs(), equipment),
         mark,
-        agreed.getOrDefault(candidateId, List.of()),
+        agreed.getOrDefault(candidateId.text(), List.of()),
         steps,
         swaps);
   }

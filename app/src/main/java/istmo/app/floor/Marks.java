@@ -6,6 +6,7 @@ import istmo.app.clients.Clients;
 import istmo.app.floor.persistence.MarkEntity;
 import istmo.app.floor.persistence.MarkRepository;
 import istmo.app.gyms.Gyms;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.quantity.InvalidInput;
 import java.time.Instant;
 import java.util.Comparator;
@@ -38,12 +39,12 @@ public class Marks {
 
   /** Keeps the settings of a machine for a client; an older message does not undo a newer one. */
   @Transactional
-  public void keep(UUID clientId, UUID gymId, String candidateId, String words, Instant at) {
+  public void keep(UUID clientId, UUID gymId, CandidateId candidateId, String words, Instant at) {
     String trimmed = checked(words);
     clients.check(clientId);
     gyms.get(gymId);
     trainables.get(candidateId);
-    marks.keep(UUID.randomUUID(), coach.id(), clientId, gymId, candidateId, trimmed, at);
+    marks.keep(UUID.randomUUID(), coach.id(), clientId, gymId, candidateId.text(), trimmed, at);
   }
 
   /** The words without blanks around them; throws what is too long. */
@@ -71,10 +72,10 @@ public class Marks {
   }
 
   /** Settings of a machine for a client, in the coach's words. */
-  public record Mark(UUID gymId, String candidateId, String words, Instant changedAt) {}
+  public record Mark(UUID gymId, CandidateId candidateId, String words, Instant changedAt) {}
 
   /** The words by candidate id. */
-  Map<String, String> words(UUID clientId, UUID gymId) {
+  Map<CandidateId, String> words(UUID clientId, UUID gymId) {
     return marks.findByCoachIdAndClientIdAndGymId(coach.id(), clientId, gymId).stream()
         .collect(Collectors.toMap(MarkEntity::getCandidateId, MarkEntity::getWords));
   }

@@ -18,6 +18,7 @@ import istmo.core.body.Profile;
 import istmo.core.body.Sex;
 import istmo.core.catalogue.ByWord;
 import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.computing.Kept;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
@@ -66,10 +67,10 @@ public class OrderBook implements MeterBinder {
     }
   }
 
-  private record OwnKey(Key key, String candidateId) {}
+  private record OwnKey(Key key, CandidateId candidateId) {}
 
   /** Everything that an order hangs on. */
-  private record OrderKey(Brief brief, List<String> own) {
+  private record OrderKey(Brief brief, List<CandidateId> own) {
     static OrderKey of(Brief brief, List<Candidate> own) {
       return new OrderKey(brief, own.stream().map(Candidate::id).toList());
     }
@@ -79,8 +80,8 @@ public class OrderBook implements MeterBinder {
 
   private record AnswerKey(OrderKey order, List<CautionFact> statements) {}
 
-  private final Kept<Key, Map<String, Evaluation>> evaluations;
-  private final Kept<SchoolKey, Map<String, Evaluation>> bySchool;
+  private final Kept<Key, Map<CandidateId, Evaluation>> evaluations;
+  private final Kept<SchoolKey, Map<CandidateId, Evaluation>> bySchool;
   private final Kept<OwnKey, Evaluation> ownEvaluations;
   private final Kept<OrderKey, Order> orders;
   private final Kept<OffersKey, Offers> offers;
@@ -237,16 +238,16 @@ public class OrderBook implements MeterBinder {
     return orders.get(OrderKey.of(brief, own), key -> Orders.order(brief, evaluated(brief, own)));
   }
 
-  private Map<String, Evaluation> evaluated(Brief brief) {
+  private Map<CandidateId, Evaluation> evaluated(Brief brief) {
     return evaluated(brief, trainables.ownVariants());
   }
 
-  private Map<String, Evaluation> evaluated(Brief brief, List<Candidate> own) {
+  private Map<CandidateId, Evaluation> evaluated(Brief brief, List<Candidate> own) {
     Key key = new Key(brief.limitedBody(), brief.equipment().measured());
-    Map<String, Evaluation> mechanics =
+    Map<CandidateId, Evaluation> mechanics =
         evaluations.get(
             key, wanted -> Orders.evaluate(wanted.body(), brief.equipment(), School.STRETCH));
-    Map<String, Evaluation> all =
+    Map<CandidateId, Evaluation> all =
         new LinkedHashMap<>(
             bySchool.get(
                 SchoolKey.of(key, brief.school()),
@@ -267,7 +268,7 @@ public class OrderBook implements MeterBinder {
   }
 
   /** Places of the candidates by another school. */
-  public record BySchool(School school, List<String> places) {}
+  public record BySchool(School school, List<CandidateId> places) {}
 
   /**
    * The same brief by every school that this coach can choose: who moves when the school changes.

@@ -5,6 +5,7 @@ import istmo.app.clients.Clients;
 import istmo.app.clients.Sightings;
 import istmo.app.gyms.Gyms;
 import istmo.app.platform.Transactions;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.picture.Film;
@@ -50,7 +51,7 @@ public class Pictures {
   public record Subject(
       UUID clientId,
       Optional<UUID> gymId,
-      String candidateId,
+      CandidateId candidateId,
       Map<String, Double> setup,
       Optional<Double> loadKg) {}
 

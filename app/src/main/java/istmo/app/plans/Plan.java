@@ -2,6 +2,7 @@ package istmo.app.plans;
 
 import istmo.app.clients.Client;
 import istmo.app.gyms.Gym;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.plan.Arrangement;
 import istmo.core.plan.Coverage;
 import istmo.core.plan.Offers;
@@ -37,7 +38,7 @@ public record Plan(
     Targets targets,
     Coverage coverage,
     Arrangement arrangement,
-    Map<String, WorkingLoad.Recorded> records,
+    Map<CandidateId, WorkingLoad.Recorded> records,
     Optional<String> undo,
     Optional<String> redo) {
   Task task() {

@@ -5,6 +5,7 @@ import istmo.app.platform.Names;
 import istmo.app.platform.Needed;
 import istmo.app.sessions.PrescriptionDocument;
 import istmo.core.anatomy.Region;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.plan.Block;
 import istmo.core.plan.Pairing;
 import istmo.core.plan.Planned;
@@ -124,7 +125,7 @@ public record PlanDocument(
             items.add(
                 new Planned.Item(
                     item.id(),
-                    item.candidateId(),
+                    new CandidateId(item.candidateId()),
                     item.prescription().prescription(),
                     Boolean.TRUE.equals(item.pinned())));
           });
@@ -182,7 +183,7 @@ public record PlanDocument(
   }
 
   /** The same plan with candidates called otherwise. */
-  public PlanDocument naming(UnaryOperator<String> candidates) {
+  public PlanDocument naming(UnaryOperator<CandidateId> candidates) {
     List<DayDocument> renamed =
         days.stream()
             .map(
@@ -199,7 +200,11 @@ public record PlanDocument(
                                             itemDocument ->
                                                 new ItemDocument(
                                                     itemDocument.id(),
-                                                    candidates.apply(itemDocument.candidateId()),
+                                                    candidates
+                                                        .apply(
+                                                            new CandidateId(
+                                                                itemDocument.candidateId()))
+                                                        .text(),
                                                     itemDocument.pinned(),
                                                     itemDocument.prescription()))
                                         .toList())
@@ -224,7 +229,7 @@ public record PlanDocument(
                                         item ->
                                             new ItemDocument(
                                                 item.id(),
-                                                item.candidateId(),
+                                                item.candidateId().text(),
                                                 item.pinned(),
                                                 PrescriptionDocument.of(item.prescription())))
                                     .toList())

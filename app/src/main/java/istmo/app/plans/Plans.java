@@ -13,6 +13,7 @@ import istmo.app.sessions.SessionReader;
 import istmo.core.body.PainFlag;
 import istmo.core.body.Profile.TrainingAge;
 import istmo.core.body.Soreness;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.equipment.Equipment;
 import istmo.core.plan.Arrangement;
 import istmo.core.plan.Block;
@@ -144,12 +145,12 @@ public class Plans {
     PlanStore.Stored before = store.seen(id, version);
     PlanDocument checked = document.checked();
     Offers on = offers(before);
-    Set<String> known = candidates(before.document());
+    Set<CandidateId> known = candidates(before.document());
     candidates(checked).stream().filter(candidate -> !known.contains(candidate)).forEach(on::get);
     return view(store.keep(id, version, what, checked), Optional.empty());
   }
 
-  private static Set<String> candidates(PlanDocument document) {
+  private static Set<CandidateId> candidates(PlanDocument document) {
     return document.week().items().stream()
         .map(Planned.Item::candidateId)
         .collect(Collectors.toSet());
@@ -255,7 +256,7 @@ public class Plans {
         client.cautions().sores().stream().map(Soreness::joint).collect(Collectors.toSet());
     Coverage coverage = Coverage.of(week, on, targets);
     Arrangement arrangement = new Arrangement(on, aim, sore);
-    Map<String, WorkingLoad.Recorded> records = records(client.id(), week, on);
+    Map<CandidateId, WorkingLoad.Recorded> records = records(client.id(), week, on);
     return new Plan(
         stored.id(),
         stored.version(),
@@ -281,7 +282,8 @@ public class Plans {
     if (step < 1 || step > block.weeks().size()) {
       throw new NotFound("week " + step + " of this block");
     }
-    Predicate<String> serves = id -> on.find(id).filter(offer -> offer.serves(aim)).isPresent();
+    Predicate<CandidateId> serves =
+        id -> on.find(id).filter(offer -> offer.serves(aim)).isPresent();
     return Block.applied(document.week(), block.weeks().get(step - 1), serves, age);
   }
 
@@ -290,10 +292,11 @@ public class Plans {
     return Optional.ofNullable(document.blockWeeks()).map(n -> Block.of(n, age));
   }
 
-  private Map<String, WorkingLoad.Recorded> records(UUID clientId, Planned.Week week, Offers on) {
-    Map<String, WorkingLoad.Recorded> result = new HashMap<>();
+  private Map<CandidateId, WorkingLoad.Recorded> records(
+      UUID clientId, Planned.Week week, Offers on) {
+    Map<CandidateId, WorkingLoad.Recorded> result = new HashMap<>();
     ZoneId zone = days.zone();
-    Map<String, Session.LastTime> last =
+    Map<CandidateId, Session.LastTime> last =
         reader.lastTimes(
             clientId, week.items().stream().map(Planned.Item::candidateId).distinct().toList());
     last.forEach(

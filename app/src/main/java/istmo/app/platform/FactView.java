@@ -1,5 +1,6 @@
 package istmo.app.platform;
 
+import istmo.core.catalogue.CandidateId;
 import istmo.core.movement.SetupParameter;
 import istmo.core.quantity.Fact;
 import istmo.core.words.Words;
@@ -63,6 +64,9 @@ public record FactView(String kind, Map<String, Object> values, String words) {
     }
     if (value instanceof SetupParameter parameter) {
       return Optional.of(parameter.id());
+    }
+    if (value instanceof CandidateId id) {
+      return Optional.of(id.text());
     }
     if (value instanceof Collection<?> all) {
       return Optional.of(all.stream().map(FactView::told).flatMap(Optional::stream).toList());

@@ -10,6 +10,7 @@ import istmo.app.sessions.Session;
 import istmo.app.sessions.SessionReader;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionValues;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Trainable;
 import istmo.core.picture.TechniqueChange;
 import istmo.core.plan.Offer;
@@ -139,7 +140,7 @@ public class Records {
     }
     Offers offers = offers(newest.get());
     Set<String> unknown = new LinkedHashSet<>();
-    Function<String, Trainable> names = trainables.all();
+    Function<CandidateId, Trainable> names = trainables.all();
     counts.stream()
         .filter(counted -> offers.find(counted.candidateId()).isEmpty())
         .forEach(counted -> unknown.add(names.apply(counted.candidateId()).name()));
@@ -205,7 +206,7 @@ public class Records {
     Map<UUID, List<Series>> done =
         history.since(clientIds, days.now().minus(Experience.COUNTS_FOR));
     Map<UUID, List<Answers.Answer>> given = answers.of(clientIds);
-    Function<String, Trainable> names = trainables.all();
+    Function<CandidateId, Trainable> names = trainables.all();
     Map<UUID, List<Lesson>> found = new LinkedHashMap<>();
     done.forEach(
         (id, series) ->
@@ -231,7 +232,9 @@ public class Records {
 
   /** Series that were done, with what each exercise mainly trains as far as it is known. */
   private static List<Lessons.ReviewedSeries> reviewed(
-      List<Series> all, Function<String, Trainable> names, Function<String, List<Region>> mainly) {
+      List<Series> all,
+      Function<CandidateId, Trainable> names,
+      Function<CandidateId, List<Region>> mainly) {
     return all.stream()
         .filter(series -> !series.outings().isEmpty())
         .map(
@@ -262,7 +265,7 @@ public class Records {
   }
 
   /** Pain and feeling as they were said, newest first. */
-  public record Said(LocalDate on, String candidateId, Outing outing) {}
+  public record Said(LocalDate on, CandidateId candidateId, Outing outing) {}
 
   /**
    * What a client said of exercises, felt or hurt, for as long as it counts, session by session.

@@ -7,6 +7,7 @@ import istmo.app.gyms.Gym;
 import istmo.app.platform.Conflict;
 import istmo.core.body.Cautions;
 import istmo.core.catalogue.ByWord;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Trainable;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.criterion.Admission;
@@ -51,7 +52,7 @@ class Admittance {
       Optional<LoadEstimate> load) {}
 
   /** How it stands; without a wished set-up, in the usual one as far as the client takes it. */
-  Standing of(Place place, String candidateId, Optional<Map<String, Double>> wished) {
+  Standing of(Place place, CandidateId candidateId, Optional<Map<String, Double>> wished) {
     Trainable trainable = trainables.get(candidateId);
     if (trainable.exercise() instanceof ByWord byWord) {
       wished
@@ -90,7 +91,7 @@ class Admittance {
 
   /** The set-up; throws {@link Conflict} where the client cannot take it, or should not. */
   Map<String, Double> admitted(
-      Place place, String candidateId, Optional<Map<String, Double>> wished) {
+      Place place, CandidateId candidateId, Optional<Map<String, Double>> wished) {
     Standing standing = of(place, candidateId, wished);
     standing
         .obstacle()
@@ -113,7 +114,7 @@ class Admittance {
   }
 
   /** The usual set-up, as far as the client takes it, whatever cautions say now. */
-  Map<String, Double> usual(Client client, Gym gym, String candidateId) {
+  Map<String, Double> usual(Client client, Gym gym, CandidateId candidateId) {
     return trainables.get(candidateId).exercise() instanceof ByWord
         ? Map.of()
         : bench.usual(client, gym.equipment(), candidateId).values();

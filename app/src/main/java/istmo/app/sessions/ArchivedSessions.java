@@ -3,6 +3,7 @@ package istmo.app.sessions;
 import istmo.app.sessions.persistence.ItemEntity;
 import istmo.app.sessions.persistence.PerformedSetEntity;
 import istmo.app.sessions.persistence.SessionEntity;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.record.SetRecord;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -38,7 +39,7 @@ public class ArchivedSessions {
 
   /** One exercise of a session from elsewhere. */
   public record ArchivedItem(
-      String candidateId,
+      CandidateId candidateId,
       Map<String, Double> setup,
       Asked asked,
       boolean ended,
@@ -76,7 +77,7 @@ public class ArchivedSessions {
         ArchivedItem archived = items.get(k);
         UUID seriesId =
             seriesIds.computeIfAbsent(
-                archived.candidateId() + new TreeMap<>(archived.setup()),
+                archived.candidateId() + " " + new TreeMap<>(archived.setup()),
                 text -> series.of(clientId, archived.candidateId(), archived.setup()));
         ItemEntity item =
             rows.newItem(

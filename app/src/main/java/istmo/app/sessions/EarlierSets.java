@@ -9,6 +9,7 @@ import istmo.app.platform.Transactions;
 import istmo.app.sessions.persistence.ItemEntity;
 import istmo.app.sessions.persistence.PerformedSetEntity;
 import istmo.app.sessions.persistence.SessionEntity;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.quantity.Required;
 import istmo.core.record.SetRecord;
 import istmo.core.stimulus.School;
@@ -59,7 +60,7 @@ public class EarlierSets {
    * A set from somebody's earlier record; {@code id} is made of what it says, so that the same
    * record brought in again adds nothing.
    */
-  public record ImportedSet(UUID id, LocalDate on, String candidateId, SetRecord set) {}
+  public record ImportedSet(UUID id, LocalDate on, CandidateId candidateId, SetRecord set) {}
 
   /**
    * What has been brought in, and what was there already.
@@ -76,7 +77,7 @@ public class EarlierSets {
   public ImportResult bring(UUID clientId, UUID gymId, List<ImportedSet> all) {
     Client client = clients.get(clientId);
     Gym gym = gyms.get(gymId);
-    Map<String, Map<String, Double>> setups = new HashMap<>();
+    Map<CandidateId, Map<String, Double>> setups = new HashMap<>();
     all.stream()
         .map(ImportedSet::candidateId)
         .distinct()
@@ -85,7 +86,10 @@ public class EarlierSets {
   }
 
   private ImportResult bring(
-      UUID clientId, UUID gymId, List<ImportedSet> all, Map<String, Map<String, Double>> setups) {
+      UUID clientId,
+      UUID gymId,
+      List<ImportedSet> all,
+      Map<CandidateId, Map<String, Double>> setups) {
     Set<UUID> known =
         new HashSet<>(rows.knownSets(clientId, all.stream().map(ImportedSet::id).toList()));
     List<ImportedSet> fresh =
@@ -98,8 +102,8 @@ public class EarlierSets {
     long begun = days.values().stream().filter(entity -> entity.getFinishedAt() == null).count();
     days.forEach((on, entity) -> entity.finish(noon(on, zone).plusSeconds(3600)));
     rows.saveSessions(days.values());
-    Map<String, UUID> seriesIds = new HashMap<>();
-    for (String id : fresh.stream().map(ImportedSet::candidateId).distinct().toList()) {
+    Map<CandidateId, UUID> seriesIds = new HashMap<>();
+    for (CandidateId id : fresh.stream().map(ImportedSet::candidateId).distinct().toList()) {
       seriesIds.put(id, series.of(clientId, id, Required.entry(setups, id)));
     }
     Exercises exercises = new Exercises(rows.itemsOf(days.values()), setups, seriesIds);
@@ -120,13 +124,13 @@ public class EarlierSets {
     private final Map<String, ItemEntity> byKey = new HashMap<>();
     private final Map<UUID, Integer> counts = new HashMap<>();
     private final List<ItemEntity> added = new ArrayList<>();
-    private final Map<String, Map<String, Double>> setups;
-    private final Map<String, UUID> seriesIds;
+    private final Map<CandidateId, Map<String, Double>> setups;
+    private final Map<CandidateId, UUID> seriesIds;
 
     private Exercises(
         List<ItemEntity> there,
-        Map<String, Map<String, Double>> setups,
-        Map<String, UUID> seriesIds) {
+        Map<CandidateId, Map<String, Double>> setups,
+        Map<CandidateId, UUID> seriesIds) {
       this.setups = setups;
       this.seriesIds = seriesIds;
       for (ItemEntity entity : there) {
@@ -140,7 +144,7 @@ public class EarlierSets {
       return counts.merge(in, 1, Integer::sum);
     }
 
-    private ItemEntity of(SessionEntity session, String candidateId, Instant at) {
+    private ItemEntity of(SessionEntity session, CandidateId candidateId, Instant at) {
       return byKey.computeIfAbsent(
           session.getId() + " " + candidateId,
           key -> {

@@ -8,6 +8,7 @@ import istmo.app.sessions.persistence.PerformedSetRepository;
 import istmo.app.sessions.persistence.SeriesEntity;
 import istmo.app.sessions.persistence.SeriesRepository;
 import istmo.core.body.Measurement.Side;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.quantity.Required;
 import istmo.core.record.Experience;
 import istmo.core.record.Outing;
@@ -53,7 +54,7 @@ public class History {
   /** One series in a client's list. */
   public record Line(
       UUID id,
-      String candidateId,
+      CandidateId candidateId,
       Map<String, Double> setup,
       long outings,
       long sets,
@@ -71,7 +72,7 @@ public class History {
             line ->
                 new Line(
                     line.getSeriesId(),
-                    line.getCandidateId(),
+                    new CandidateId(line.getCandidateId()),
                     Required.entry(known, line.getSeriesId()).getSetup(),
                     line.getOutings(),
                     line.getSets(),
@@ -148,7 +149,7 @@ public class History {
             count ->
                 new WeeklySets.Count(
                     first.plusWeeks(count.getWeek() - 1L),
-                    count.getCandidateId(),
+                    new CandidateId(count.getCandidateId()),
                     count.getReserve(),
                     SetRecord.Kind.valueOf(count.getKind()),
                     Side.valueOf(count.getSide()),

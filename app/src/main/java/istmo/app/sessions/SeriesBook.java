@@ -2,6 +2,7 @@ package istmo.app.sessions;
 
 import istmo.app.accounts.CurrentCoach;
 import istmo.app.sessions.persistence.SeriesRepository;
+import istmo.core.catalogue.CandidateId;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.UUID;
@@ -22,9 +23,9 @@ class SeriesBook {
   }
 
   /** The series of one candidate in one set-up; a new one where there is none. */
-  UUID of(UUID clientId, String candidateId, Map<String, Double> setup) {
+  UUID of(UUID clientId, CandidateId candidateId, Map<String, Double> setup) {
     String text = json.writeValueAsString(new TreeMap<>(setup));
-    series.add(UUID.randomUUID(), coach.id(), clientId, candidateId, text);
-    return series.find(coach.id(), clientId, candidateId, text);
+    series.add(UUID.randomUUID(), coach.id(), clientId, candidateId.text(), text);
+    return series.find(coach.id(), clientId, candidateId.text(), text);
   }
 }

@@ -2,6 +2,7 @@ package istmo.app.sessions;
 
 import istmo.app.clients.Client;
 import istmo.app.gyms.Gym;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.record.SetRecord;
 import istmo.core.training.LoadEstimate;
 import istmo.core.training.PerformedSet;
@@ -30,7 +31,7 @@ public record Session(
   public record Item(
       UUID id,
       int position,
-      String candidateId,
+      CandidateId candidateId,
       UUID seriesId,
       Map<String, Double> setup,
       Asked asked,

@@ -5,6 +5,7 @@ import istmo.app.platform.Conflict;
 import istmo.app.platform.Transactions;
 import istmo.app.sessions.persistence.ItemEntity;
 import istmo.app.sessions.persistence.SessionEntity;
+import istmo.core.catalogue.CandidateId;
 import java.time.Clock;
 import java.util.List;
 import java.util.Map;
@@ -41,7 +42,7 @@ public class SessionItems {
   }
 
   /** An exercise that a session begins with, in its set-up. */
-  public record Wanted(String candidateId, Map<String, Double> setup, Asked asked) {}
+  public record Wanted(CandidateId candidateId, Map<String, Double> setup, Asked asked) {}
 
   /** What is wanted, as the client can do it and may do it. */
   Addition admitted(Admittance.Place place, Wanted wanted, int position) {
@@ -54,7 +55,8 @@ public class SessionItems {
    * Pins a candidate; without a set-up, in the usual one on this gym's machines as far as this
    * client takes it. What the client's cautions leave out is not pinned.
    */
-  public Session pin(UUID sessionId, String candidateId, Optional<Map<String, Double>> wished) {
+  public Session pin(
+      UUID sessionId, CandidateId candidateId, Optional<Map<String, Double>> wished) {
     SessionEntity session = rows.session(sessionId);
     Map<String, Double> setup = admitted(session, candidateId, wished);
     return reader.view(
@@ -83,7 +85,7 @@ public class SessionItems {
   public void place(
       UUID sessionId,
       UUID itemId,
-      String candidateId,
+      CandidateId candidateId,
       Optional<Map<String, Double>> wished,
       Optional<PrescriptionDocument> prescription,
       Optional<UUID> replaced) {
@@ -123,7 +125,7 @@ public class SessionItems {
 
   /** An exercise that a client can do and may do. */
   record Addition(
-      UUID itemId, String candidateId, Map<String, Double> setup, Asked asked, int position) {}
+      UUID itemId, CandidateId candidateId, Map<String, Double> setup, Asked asked, int position) {}
 
   void add(SessionEntity session, Addition addition, List<ItemEntity> there) {
     if (there.stream()
@@ -183,7 +185,7 @@ public class SessionItems {
    * take it, or should not.
    */
   private Map<String, Double> admitted(
-      SessionEntity session, String candidateId, Optional<Map<String, Double>> wished) {
+      SessionEntity session, CandidateId candidateId, Optional<Map<String, Double>> wished) {
     return admittance.admitted(reader.place(session), candidateId, wished);
   }
 }

@@ -9,6 +9,7 @@ import istmo.app.platform.Transactions;
 import istmo.app.schools.Schools;
 import istmo.app.sessions.persistence.ItemEntity;
 import istmo.app.sessions.persistence.SessionEntity;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.quantity.Required;
 import java.time.Clock;
 import java.time.Instant;
@@ -57,7 +58,7 @@ public class SessionReader {
       UUID gymId,
       Instant createdAt,
       Optional<Instant> finishedAt,
-      List<String> candidateIds) {}
+      List<CandidateId> candidateIds) {}
 
   /** The newest hundred sessions of a client, or of all clients. */
   @Transactional(readOnly = true)
@@ -159,7 +160,7 @@ public class SessionReader {
   record Stored(
       SessionEntity session,
       List<ItemEntity> items,
-      Map<String, Session.LastTime> lastTimes,
+      Map<CandidateId, Session.LastTime> lastTimes,
       Map<UUID, List<Session.LoggedSet>> sets) {}
 
   Stored stored(SessionEntity entity) {
@@ -174,7 +175,7 @@ public class SessionReader {
   Session view(Stored stored) {
     SessionEntity entity = stored.session();
     List<ItemEntity> own = stored.items();
-    Map<String, Session.LastTime> last = stored.lastTimes();
+    Map<CandidateId, Session.LastTime> last = stored.lastTimes();
     Map<UUID, List<Session.LoggedSet>> done = stored.sets();
     List<Session.Item> views = new ArrayList<>();
     Admittance.Place place = place(entity);
@@ -220,7 +221,7 @@ public class SessionReader {
         entity.getBrief().stiffDay());
   }
 
-  private Map<String, Session.LastTime> lastTimes(SessionEntity entity, List<ItemEntity> own) {
+  private Map<CandidateId, Session.LastTime> lastTimes(SessionEntity entity, List<ItemEntity> own) {
     if (own.isEmpty()) {
       return Map.of();
     }
@@ -233,7 +234,8 @@ public class SessionReader {
 
   /** When a client did each of these candidates last. */
   @Transactional(readOnly = true)
-  public Map<String, Session.LastTime> lastTimes(UUID clientId, Collection<String> candidateIds) {
+  public Map<CandidateId, Session.LastTime> lastTimes(
+      UUID clientId, Collection<CandidateId> candidateIds) {
     return candidateIds.isEmpty()
         ? Map.of()
         : rows.lastTimes(

@@ -8,6 +8,7 @@ import istmo.app.sessions.persistence.PerformedSetEntity;
 import istmo.app.sessions.persistence.PerformedSetRepository;
 import istmo.app.sessions.persistence.SessionEntity;
 import istmo.app.sessions.persistence.TrainingSessionRepository;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.quantity.Required;
 import istmo.core.record.SetRecord;
 import istmo.core.record.SetRegister;
@@ -178,9 +179,18 @@ class SessionRows {
   }
 
   /** For each candidate, when a client did it last before a moment, but in some exercises. */
-  Map<String, Session.LastTime> lastTimes(
-      UUID clientId, Collection<String> candidateIds, Instant before, Collection<UUID> without) {
-    List<UUID> lastItems = sets.lastItems(coach.id(), clientId, candidateIds, before, without);
+  Map<CandidateId, Session.LastTime> lastTimes(
+      UUID clientId,
+      Collection<CandidateId> candidateIds,
+      Instant before,
+      Collection<UUID> without) {
+    List<UUID> lastItems =
+        sets.lastItems(
+            coach.id(),
+            clientId,
+            candidateIds.stream().map(CandidateId::text).toList(),
+            before,
+            without);
     if (lastItems.isEmpty()) {
       return Map.of();
     }

@@ -39,6 +39,7 @@ public class SolverBenchmark {
   private final List<LoadSharing> tailored = new ArrayList<>();
   private final List<StrengthLimit> limits = new ArrayList<>();
 
+  /** What is measured, made ready once. */
   @org.openjdk.jmh.annotations.Setup
   public void postures() {
     var family = Families.get("squat");

@@ -67,7 +67,7 @@ public record ByWord(
     List<String> stopSigns,
     List<String> cautions,
     String why,
-    Optional<String> computedAs)
+    Optional<CandidateId> computedAs)
     implements AnyExercise {
   private static final String OWN = "own-";
   private static final String VARIANT = "/by-word";
@@ -222,15 +222,20 @@ public record ByWord(
    * all others.
    */
   public static Optional<String> ownKey(String exerciseOrCandidateId) {
-    String exerciseId = Candidate.exerciseId(exerciseOrCandidateId);
+    return ownKey(new CandidateId(exerciseOrCandidateId));
+  }
+
+  /** The same from its candidate's id. */
+  public static Optional<String> ownKey(CandidateId candidateId) {
+    String exerciseId = candidateId.exerciseId();
     return exerciseId.startsWith(OWN)
         ? Optional.of(exerciseId.substring(OWN.length()))
         : Optional.empty();
   }
 
   /** The id under which sessions and plans have it. */
-  public String candidateId() {
-    return id + VARIANT;
+  public CandidateId candidateId() {
+    return new CandidateId(id + VARIANT);
   }
 
   /** It as something to put into a session; there is no set-up to move. */

@@ -71,7 +71,7 @@ final class ByWordReader {
         values("stop"),
         values("caution"),
         one("why"),
-        values("computed-as").stream().findFirst());
+        values("computed-as").stream().findFirst().map(CandidateId::new));
   }
 
   private Set<Region> regions(String key) {

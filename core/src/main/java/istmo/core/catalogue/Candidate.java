@@ -24,22 +24,15 @@ import java.util.Set;
  *     ("as low as the heels stay down"), before depth is taken back
  */
 public record Candidate(
-    String id,
+    CandidateId id,
     Exercise exercise,
     String name,
     Set<Equipment> needs,
     Setup usual,
     Optional<SetupParameter> yields) {
-  private static final String OWN = "own-";
-
   /** Id of the exercise of which it is a set-up. */
   public String exerciseId() {
     return exercise.id();
-  }
-
-  /** The exercise that a candidate's id names, also of a coach's own variant that is gone. */
-  public static String exerciseId(String candidateId) {
-    return candidateId.split("/")[0];
   }
 
   /**
@@ -90,7 +83,7 @@ public record Candidate(
       }
     }
     return new Candidate(
-        exercise.id() + "/" + OWN + key,
+        CandidateId.own(exercise.id(), key),
         exercise,
         name,
         exercise.needs(),
@@ -113,12 +106,6 @@ public record Candidate(
                                 && parameter.allowed().contains(entry.getValue())));
   }
 
-  /** What a coach's store knows an own variant by; empty for a variant of the catalogue. */
-  public static Optional<String> ownKey(String candidateId) {
-    int at = candidateId.indexOf("/" + OWN);
-    return at < 0 ? Optional.empty() : Optional.of(candidateId.substring(at + 1 + OWN.length()));
-  }
-
   private static double legSize(Body body) {
     return (body.thighM() + body.shankM()) / Body.REFERENCE_LEG_M;
   }
@@ -134,7 +121,7 @@ public record Candidate(
    * generic.
    */
   public Setup usualFor(Body body, GymEquipment equipment) {
-    double grain = ownKey(id).isPresent() ? 10 : 1;
+    double grain = id.ownKey().isPresent() ? 10 : 1;
     Setup setup = usual;
     for (SetupParameter parameter : exercise.family().growWithTheLeg()) {
       setup =
@@ -163,7 +150,7 @@ public record Candidate(
         setup = setup.with(found.get(), known.getValue());
       }
     }
-    return ownKey(id).isPresent() ? setup : asSeen(body, exercise, setup);
+    return id.ownKey().isPresent() ? setup : asSeen(body, exercise, setup);
   }
 
   /**
@@ -175,7 +162,7 @@ public record Candidate(
     Optional<Reach> reach = Reach.of(body, exercise.family(), usual, yields);
     for (SetupParameter parameter : exercise.family().parameters()) {
       Optional<Technique.Seen> seen =
-          ownKey(id).isPresent()
+          id.ownKey().isPresent()
               ? Optional.empty()
               : body.technique().of(exercise.id(), parameter.id());
       if (reach.isPresent() && seen.isPresent()) {

@@ -14,7 +14,7 @@ import java.util.Optional;
 public final class Catalogue {
   private static final Catalogue STANDARD = new Catalogue();
   private final Map<String, Exercise> exercises = new LinkedHashMap<>();
-  private final Map<String, Candidate> candidates = new LinkedHashMap<>();
+  private final Map<CandidateId, Candidate> candidates = new LinkedHashMap<>();
   private final List<ByWord> byWord = ByWordReader.all();
 
   private Catalogue() {
@@ -75,6 +75,11 @@ public final class Catalogue {
 
   /** The candidate with this id; throws {@code InvalidInput} when there is none. */
   public Candidate candidate(String id) {
+    return candidate(new CandidateId(id));
+  }
+
+  /** The candidate with this id; throws {@code InvalidInput} when there is none. */
+  public Candidate candidate(CandidateId id) {
     Candidate candidate = candidates.get(id);
     if (candidate == null) {
       throw new InvalidInput(
@@ -89,7 +94,7 @@ public final class Catalogue {
   }
 
   /** What has this candidate's id, computed or by word; empty where nothing has. */
-  public Optional<Trainable> trainable(String candidateId) {
+  public Optional<Trainable> trainable(CandidateId candidateId) {
     return Optional.ofNullable(candidates.get(candidateId))
         .map(
             candidate ->

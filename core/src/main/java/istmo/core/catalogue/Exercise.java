@@ -26,7 +26,7 @@ import java.util.Set;
  * @param setUpMinutes time to set up and load (common practice)
  * @param easeOfLearning 0 to 1 (common practice)
  * @param faults what goes wrong or is felt elsewhere, and the change to try (common practice)
- * @param plain id of the candidate that the name alone means; empty where it means none of them
+ * @param plain the candidate that the name alone means; empty where it means none of them
  * @param yields what gives way for an ankle in its variants; empty where nothing does
  * @param modelError standard deviation of ln(stimulus) that the model leaves open for this family
  *     (docs/validation.md)
@@ -46,7 +46,7 @@ public record Exercise(
     double stability,
     double setUpMinutes,
     double easeOfLearning,
-    String plain,
+    Optional<CandidateId> plain,
     double modelError,
     String repetitions,
     List<String> cues,

@@ -98,7 +98,7 @@ final class ExerciseFile {
         .map(
             variant ->
                 new Candidate(
-                    id + "/" + variant.key(),
+                    CandidateId.of(id, variant.key()),
                     exercise,
                     variant.name(),
                     variant.needs().orElse(exercise.needs()),
@@ -143,12 +143,12 @@ final class ExerciseFile {
   /**
    * The candidate that the exercise's name alone means: the one that is named, or the usual one.
    */
-  private String plain(String named) {
+  private Optional<CandidateId> plain(String named) {
     boolean there = variants.stream().anyMatch(variant -> variant.key().equals(named));
     if (!there && !named.equals(USUAL)) {
       throw new IllegalStateException(resource + ": no candidate \"" + named + "\"");
     }
-    return there ? id + "/" + named : "";
+    return there ? Optional.of(CandidateId.of(id, named)) : Optional.empty();
   }
 
   private boolean onBelly(String position) {

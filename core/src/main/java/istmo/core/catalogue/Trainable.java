@@ -9,7 +9,8 @@ import java.util.Map;
  * @param id the candidate's
  * @param usual the usual set-up by parameter id; nothing for an exercise by word
  */
-public record Trainable(String id, String name, AnyExercise exercise, Map<String, Double> usual) {
+public record Trainable(
+    CandidateId id, String name, AnyExercise exercise, Map<String, Double> usual) {
   public Trainable {
     usual = Map.copyOf(usual);
   }

@@ -4,6 +4,7 @@ import istmo.core.anatomy.Coordinate;
 import istmo.core.body.Body;
 import istmo.core.body.Sex;
 import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.equipment.GymEquipment;
@@ -27,8 +28,8 @@ public final class Pictures {
   private Pictures() {}
 
   /** Pictures by candidate id; candidates without any posture for this lifter have none. */
-  public static Map<String, Drawing> of(Catalogue catalogue) {
-    Map<String, Drawing> pictures = new LinkedHashMap<>();
+  public static Map<CandidateId, Drawing> of(Catalogue catalogue) {
+    Map<CandidateId, Drawing> pictures = new LinkedHashMap<>();
     for (Exercise exercise : catalogue.exercises()) {
       for (Candidate candidate : catalogue.candidatesOf(exercise)) {
         of(exercise, candidate).ifPresent(drawing -> pictures.put(candidate.id(), drawing));

@@ -70,6 +70,7 @@ public record Finding(
       this.trust = trust;
     }
 
+    /** As it is said. */
     public String label() {
       return label;
     }
@@ -100,6 +101,7 @@ public record Finding(
       this.label = label;
     }
 
+    /** As it is said. */
     public String label() {
       return label;
     }

@@ -1,6 +1,7 @@
 package istmo.core.evidence;
 
 import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.movement.Setup;
@@ -84,7 +85,8 @@ public record Point(String key, Exercise exercise, Setup setup, Optional<SetupPa
 
   /** The point of a candidate, by its id. */
   public static Point of(Candidate candidate) {
-    return new Point(candidate.id(), candidate.exercise(), candidate.usual(), candidate.yields());
+    return new Point(
+        candidate.id().text(), candidate.exercise(), candidate.usual(), candidate.yields());
   }
 
   String kind() {
@@ -121,8 +123,8 @@ public record Point(String key, Exercise exercise, Setup setup, Optional<SetupPa
   }
 
   /** The candidate of the catalogue that it names. */
-  public String candidateId() {
-    return key.split(" ", 2)[0];
+  public CandidateId candidateId() {
+    return new CandidateId(key.split(" ", 2)[0]);
   }
 
   /** A parameter that is otherwise than in the candidate's usual set-up, in its own unit. */

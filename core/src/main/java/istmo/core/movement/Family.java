@@ -9,6 +9,7 @@ import java.util.Optional;
  * state.
  */
 public interface Family {
+  /** Name in the catalogue and in tables. */
   String id();
 
   /** Everything that can be moved, with usual values for the family. */

@@ -1,7 +1,7 @@
 package istmo.core.picture;
 
 import istmo.core.body.Technique;
-import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.movement.SetupParameter;
 import istmo.core.movement.TechniqueSpread;
@@ -25,7 +25,7 @@ import java.util.stream.Collectors;
  * @param loadKg external load
  */
 public record Sighting(
-    LocalDate on, String candidateId, double loadKg, Map<String, Shift> shifts, Posed posed) {
+    LocalDate on, CandidateId candidateId, double loadKg, Map<String, Shift> shifts, Posed posed) {
   /**
    * What is added to a parameter's usual value, with the standard deviation of what the client will
    * do next time, in the parameter's unit.
@@ -99,7 +99,7 @@ public record Sighting(
 
   /** The exercise that was done. */
   public String exerciseId() {
-    return Candidate.exerciseId(candidateId);
+    return candidateId.exerciseId();
   }
 
   /** A shift with the parameter that it is of. */

@@ -68,7 +68,7 @@ public record TechniqueChange(String exerciseId, Lesson.Change change) {
   private static Lesson lesson(Sighting newest, List<Lesson.Change> changes) {
     return new Lesson(
         Lesson.Kind.MOVES_OTHERWISE,
-        newest.candidateId(),
+        newest.candidateId().text(),
         Catalogue.standard().exercise(newest.exerciseId()).name(),
         new Lesson.MovesOtherwise(changes),
         newest.on(),

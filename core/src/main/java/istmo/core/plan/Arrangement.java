@@ -130,6 +130,6 @@ public final class Arrangement {
 
   private String name(Bout bout) {
     Optional<Offer> found = offers.find(bout.items().get(0).candidateId());
-    return found.map(Offer::name).orElse(bout.items().get(0).candidateId());
+    return found.map(Offer::name).orElse(bout.items().get(0).candidateId().text());
   }
 }

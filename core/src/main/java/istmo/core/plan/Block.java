@@ -1,6 +1,7 @@
 package istmo.core.plan;
 
 import istmo.core.body.Profile.TrainingAge;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.plan.Planned.Bout;
 import istmo.core.plan.Planned.Day;
 import istmo.core.plan.Planned.Item;
@@ -115,7 +116,7 @@ public record Block(List<Step> weeks) {
    * whether it serves the aim.
    */
   public static Week applied(
-      Week week, Step step, Predicate<String> serves, Optional<TrainingAge> age) {
+      Week week, Step step, Predicate<CandidateId> serves, Optional<TrainingAge> age) {
     return new Week(
         week.days().stream()
             .map(
@@ -136,7 +137,7 @@ public record Block(List<Step> weeks) {
   }
 
   private static Item applied(
-      Item item, Step step, Predicate<String> serves, Optional<TrainingAge> age) {
+      Item item, Step step, Predicate<CandidateId> serves, Optional<TrainingAge> age) {
     Prescription prescription = item.prescription();
     boolean easier = step.kind() != Kind.BUILD;
     int most = Math.max(prescription.sets(), Prescriber.mostSets(age, false));

@@ -4,6 +4,7 @@ import com.google.ortools.Loader;
 import com.google.ortools.sat.CpSolver;
 import com.google.ortools.sat.CpSolverSolutionCallback;
 import com.google.ortools.sat.CpSolverStatus;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.equipment.Equipment;
 import istmo.core.plan.Planned.Item;
 import istmo.core.quantity.Required;
@@ -66,7 +67,7 @@ public final class Composer {
   public record Answer(
       List<OfDay> choices, long points, long bound, boolean proved, double seconds) {
     /** Sets by candidate id on one day, and which two candidates alternate. */
-    public record OfDay(Map<String, Integer> sets, List<List<String>> pairs) {}
+    public record OfDay(Map<CandidateId, Integer> sets, List<List<CandidateId>> pairs) {}
 
     /** How much of the points could be saved at most, 0 to 1. */
     public double gap() {
@@ -93,7 +94,7 @@ public final class Composer {
     Appraisal.Choice there = Appraisal.nothing(days);
     for (int d = 0; d < days; d++) {
       Set<String> pinned = new TreeSet<>(task.pinned(d).stream().map(Item::id).toList());
-      Map<String, Integer> byId = new TreeMap<>();
+      Map<CandidateId, Integer> byId = new TreeMap<>();
       for (int c = 0; c < candidates.size(); c++) {
         byId.put(candidates.get(c).candidateId(), c);
       }
@@ -227,7 +228,7 @@ public final class Composer {
   private List<Answer.OfDay> byDay(Appraisal.Choice choice) {
     List<Answer.OfDay> answer = new ArrayList<>();
     for (int d = 0; d < days; d++) {
-      Map<String, Integer> own = new LinkedHashMap<>();
+      Map<CandidateId, Integer> own = new LinkedHashMap<>();
       choice
           .sets()
           .get(d)

@@ -1,5 +1,6 @@
 package istmo.core.plan;
 
+import istmo.core.catalogue.CandidateId;
 import istmo.core.plan.Planned.Bout;
 import istmo.core.plan.Planned.Day;
 import istmo.core.plan.Planned.Item;
@@ -33,8 +34,8 @@ public final class Composition {
       Day frame = task.frames().get(d);
       Composer.Answer.OfDay chosen = answer.choices().get(d);
       List<Bout> bouts = new ArrayList<>(frame.bouts());
-      Set<String> paired = new HashSet<>();
-      for (List<String> pair : chosen.pairs()) {
+      Set<CandidateId> paired = new HashSet<>();
+      for (List<CandidateId> pair : chosen.pairs()) {
         bouts.add(new Bout(pair.stream().map(id -> item(task, id, chosen.sets(), ids)).toList()));
         paired.addAll(pair);
       }
@@ -47,7 +48,7 @@ public final class Composition {
   }
 
   private static Item item(
-      Task task, String candidateId, Map<String, Integer> sets, Supplier<String> ids) {
+      Task task, CandidateId candidateId, Map<CandidateId, Integer> sets, Supplier<String> ids) {
     return new Item(
         ids.get(),
         candidateId,

@@ -3,6 +3,7 @@ package istmo.core.plan;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionValues;
 import istmo.core.body.PainFlag;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.Equipment.LoadKind;
 import istmo.core.quantity.Fact;
@@ -34,7 +35,7 @@ import java.util.Set;
  * @param byWord whether somebody says what it trains, and nothing is computed
  */
 public record Offer(
-    String candidateId,
+    CandidateId candidateId,
     String exerciseId,
     String familyId,
     String name,

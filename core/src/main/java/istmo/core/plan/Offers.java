@@ -7,6 +7,7 @@ import istmo.core.body.Profile;
 import istmo.core.catalogue.AnyExercise;
 import istmo.core.catalogue.ByWord;
 import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Exercise;
 import istmo.core.drawing.Drawing;
 import istmo.core.drawing.Stage;
@@ -59,10 +60,10 @@ public final class Offers {
   public record LeftOut(String name, Fact reason) implements Fact {}
 
   /** What earlier plans may name and no list has any more, and why. */
-  public record Gone(String candidateId, String name, Fact why) {}
+  public record Gone(CandidateId candidateId, String name, Fact why) {}
 
   /** No such candidate is known. */
-  public record NotKnown(String candidateId) implements Fact {}
+  public record NotKnown(CandidateId candidateId) implements Fact {}
 
   /** The lengthened end: all that is kept of the mechanics, which would take much more room. */
   private record Low(Posture posture, double workingKg) {
@@ -72,10 +73,10 @@ public final class Offers {
     }
   }
 
-  private final Map<String, Offer> byId = new LinkedHashMap<>();
-  private final Map<String, Offer> byWord = new LinkedHashMap<>();
-  private final Map<String, Low> lows = new HashMap<>();
-  private final Map<String, LeftOut> leftOut = new HashMap<>();
+  private final Map<CandidateId, Offer> byId = new LinkedHashMap<>();
+  private final Map<CandidateId, Offer> byWord = new LinkedHashMap<>();
+  private final Map<CandidateId, Low> lows = new HashMap<>();
+  private final Map<CandidateId, LeftOut> leftOut = new HashMap<>();
 
   /**
    * What an order offers, and what its brief lets in of exercises by word.
@@ -99,8 +100,8 @@ public final class Offers {
         .all()
         .forEach(
             entry -> {
-              byId.put(entry.ranked().id(), offer(entry, best, profile));
-              lows.put(entry.ranked().id(), Low.of(entry.evaluation().analysis()));
+              byId.put(entry.id(), offer(entry, best, profile));
+              lows.put(entry.id(), Low.of(entry.evaluation().analysis()));
             });
     gone.forEach(each -> leaveOut(each.candidateId(), each.name(), each.why()));
     order
@@ -116,7 +117,7 @@ public final class Offers {
     }
   }
 
-  private void leaveOut(String candidateId, String name, Fact reason) {
+  private void leaveOut(CandidateId candidateId, String name, Fact reason) {
     leftOut.put(candidateId, new LeftOut(name, reason));
   }
 
@@ -148,13 +149,13 @@ public final class Offers {
   }
 
   /** The offer of this candidate, computed or by word; empty where it is not offered. */
-  public Optional<Offer> find(String candidateId) {
+  public Optional<Offer> find(CandidateId candidateId) {
     return Optional.ofNullable(byId.get(candidateId))
         .or(() -> Optional.ofNullable(byWord.get(candidateId)));
   }
 
   /** The offer, or {@link InvalidInput} on field "candidateId" that says why there is none. */
-  public Offer get(String candidateId) {
+  public Offer get(CandidateId candidateId) {
     return find(candidateId).orElseThrow(() -> new NotPossible("candidateId", whyNot(candidateId)));
   }
 
@@ -162,7 +163,7 @@ public final class Offers {
    * The client at the lengthened end of an exercise on offer, from the side and from above; empty
    * for offers that were not computed.
    */
-  public Optional<Figure> figure(String candidateId, Body body) {
+  public Optional<Figure> figure(CandidateId candidateId, Body body) {
     return Optional.ofNullable(lows.get(candidateId))
         .map(
             low ->
@@ -175,15 +176,15 @@ public final class Offers {
   public record Figure(Drawing side, Drawing plan) {}
 
   /** Name of what is on offer or left out; the id of what is not known here. */
-  public String name(String candidateId) {
+  public String name(CandidateId candidateId) {
     return find(candidateId)
         .map(Offer::name)
         .or(() -> Optional.ofNullable(leftOut.get(candidateId)).map(LeftOut::name))
-        .orElse(candidateId);
+        .orElse(candidateId.text());
   }
 
   /** Why a candidate is not on offer. */
-  public Fact whyNot(String candidateId) {
+  public Fact whyNot(CandidateId candidateId) {
     LeftOut out = leftOut.get(candidateId);
     return out != null ? out : new NotKnown(candidateId);
   }

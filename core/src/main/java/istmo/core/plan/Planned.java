@@ -1,6 +1,7 @@
 package istmo.core.plan;
 
 import istmo.core.body.Profile;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.quantity.InvalidInput;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -22,7 +23,8 @@ public final class Planned {
    * @param id stays with it through edits
    * @param pinned the coach wants it so: composing leaves it alone
    */
-  public record Item(String id, String candidateId, Prescription prescription, boolean pinned) {}
+  public record Item(
+      String id, CandidateId candidateId, Prescription prescription, boolean pinned) {}
 
   /** One exercise, or several in turn without rest between (superset, giant set). */
   public record Bout(List<Item> items) {

@@ -3,6 +3,7 @@ package istmo.core.plan;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionGroup;
 import istmo.core.body.Profile;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.plan.Planned.Day;
 import istmo.core.plan.Planned.Week;
 import istmo.core.quantity.Fact;
@@ -54,7 +55,7 @@ public record Shortfall(Region region, double has, double asked, Reason reason, 
    * @param session from 1
    */
   public record AddSets(
-      String candidateId, String name, int sets, boolean more, int session, int minutes)
+      CandidateId candidateId, String name, int sets, boolean more, int session, int minutes)
       implements Way {}
 
   /** To search longer. */
@@ -64,7 +65,7 @@ public record Shortfall(Region region, double has, double asked, Reason reason, 
   public record WorkPaired(Pairing pairing, double reached) implements Way {}
 
   /** To take out what is locked; so many effective sets come of it. */
-  public record Drop(String candidateId, String name, double reached) implements Way {}
+  public record Drop(CandidateId candidateId, String name, double reached) implements Way {}
 
   /** To ask half as much of another group; so many effective sets come of it. */
   public record AskHalf(RegionGroup group, double reached) implements Way {}
@@ -175,7 +176,7 @@ public record Shortfall(Region region, double has, double asked, Reason reason, 
     for (Planned.Item pinned :
         task.frames().stream().flatMap(day -> day.items().stream()).toList()) {
       List<Day> frames = task.frames().stream().map(day -> without(day, pinned)).toList();
-      String candidate = pinned.candidateId();
+      CandidateId candidate = pinned.candidateId();
       tries
           .gain(with(task, frames, task.pairing(), task.targets()), region, has)
           .ifPresent(

@@ -2,6 +2,7 @@ package istmo.core.plan;
 
 import istmo.core.anatomy.Region;
 import istmo.core.body.PainFlag;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.equipment.Equipment;
 import istmo.core.ranking.brief.Aim;
 import java.util.ArrayList;
@@ -68,7 +69,7 @@ public record Swap(Offer offer, double alike, List<Change> changes) {
       Aim aim,
       Set<Equipment> taken,
       Set<PainFlag> hurting,
-      Collection<String> without,
+      Collection<CandidateId> without,
       int count) {
     Map<String, Offer> ofExercise = new LinkedHashMap<>();
     offers.all().stream()

@@ -3,6 +3,7 @@ package istmo.core.plan;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionGroup;
 import istmo.core.body.Profile.TrainingAge;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.plan.Planned.Bout;
 import istmo.core.plan.Planned.Day;
 import istmo.core.plan.Planned.Item;
@@ -81,7 +82,7 @@ public record Task(
    * best. In the order's order.
    */
   List<Offer> candidates() {
-    Set<String> wanted = new LinkedHashSet<>();
+    Set<CandidateId> wanted = new LinkedHashSet<>();
     for (Region region : targets.asked()) {
       add(
           wanted,
@@ -111,7 +112,8 @@ public record Task(
     return offers.all().stream().filter(offer -> wanted.contains(offer.candidateId())).toList();
   }
 
-  private void add(Set<String> wanted, int count, Comparator<Offer> order, Predicate<Offer> of) {
+  private void add(
+      Set<CandidateId> wanted, int count, Comparator<Offer> order, Predicate<Offer> of) {
     Map<String, Offer> perExercise = new LinkedHashMap<>();
     offers.all().stream()
         .filter(of)

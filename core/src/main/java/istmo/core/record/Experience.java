@@ -3,6 +3,7 @@ package istmo.core.record;
 import istmo.core.anatomy.AreaGroup;
 import istmo.core.anatomy.RegionGroup;
 import istmo.core.body.PainFlag;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.quantity.Fact;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -33,7 +34,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param byCandidate what was told of each candidate
  */
-public record Experience(Map<String, Reports> byCandidate) {
+public record Experience(Map<CandidateId, Reports> byCandidate) {
   static final double DIFFERS = 0.25;
   static final double NOISE = 0.5;
   static final double SAYS = 0.25;
@@ -87,13 +88,13 @@ public record Experience(Map<String, Reports> byCandidate) {
 
   /** What a client's series say of exercises. */
   public static Experience of(Collection<Series> all) {
-    Map<String, List<Outing>> byCandidate = new LinkedHashMap<>();
+    Map<CandidateId, List<Outing>> byCandidate = new LinkedHashMap<>();
     all.forEach(
         series ->
             byCandidate
                 .computeIfAbsent(series.candidateId(), key -> new ArrayList<>())
                 .addAll(series.outings()));
-    Map<String, Reports> told = new TreeMap<>();
+    Map<CandidateId, Reports> told = new TreeMap<>();
     byCandidate.forEach(
         (id, outings) -> {
           outings.sort(Comparator.comparing(Outing::on));
@@ -137,18 +138,18 @@ public record Experience(Map<String, Reports> byCandidate) {
    * mainly trains; where another was felt, that is told of it, where another was not felt, nothing
    * is.
    */
-  public double shift(String candidateId, RegionGroup group, Set<RegionGroup> meant) {
+  public double shift(CandidateId candidateId, RegionGroup group, Set<RegionGroup> meant) {
     double own = ofOne(byCandidate.get(candidateId), group, meant);
     if (own != 0) {
       return own;
     }
-    String exercise = exercise(candidateId);
+    String exercise = candidateId.exerciseId();
     return SAME_EXERCISE
         * byCandidate.entrySet().stream()
-            .filter(entry -> exercise(entry.getKey()).equals(exercise))
+            .filter(entry -> entry.getKey().exerciseId().equals(exercise))
             .max(
                 Comparator.comparingInt(
-                        (Map.Entry<String, Reports> entry) -> entry.getValue().sessions())
+                        (Map.Entry<CandidateId, Reports> entry) -> entry.getValue().sessions())
                     .thenComparing(Map.Entry::getKey))
             .map(entry -> ofOne(entry.getValue(), group, meant))
             .orElse(0.0);
@@ -171,7 +172,7 @@ public record Experience(Map<String, Reports> byCandidate) {
    * How much pain goes with it, 0 to 1: the mean of the newest sessions beside where an exercise
    * ends; 0 where nothing was said.
    */
-  public double pain(String candidateId) {
+  public double pain(CandidateId candidateId) {
     Reports reports = byCandidate.get(candidateId);
     return reports == null || reports.pains().isEmpty()
         ? 0
@@ -192,7 +193,7 @@ public record Experience(Map<String, Reports> byCandidate) {
    * Why an exercise is out: it hurt as much as to end it in more than one of the newest sessions.
    * Pain takes an exercise out (common practice).
    */
-  public Optional<HurtTooOften> out(String candidateId) {
+  public Optional<HurtTooOften> out(CandidateId candidateId) {
     Reports reports = byCandidate.get(candidateId);
     if (reports == null
         || reports.pains().stream().filter(p -> p >= Pain.STOP).count() < STRONG_IN) {
@@ -203,11 +204,7 @@ public record Experience(Map<String, Reports> byCandidate) {
   }
 
   /** What was said of it; empty where nothing was. */
-  public Optional<Reports> reports(String candidateId) {
+  public Optional<Reports> reports(CandidateId candidateId) {
     return Optional.ofNullable(byCandidate.get(candidateId));
-  }
-
-  private static String exercise(String candidateId) {
-    return candidateId.substring(0, Math.max(0, candidateId.indexOf('/')));
   }
 }

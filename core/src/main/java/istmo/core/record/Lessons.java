@@ -142,7 +142,7 @@ public final class Lessons {
     return Optional.of(
         new Lesson(
             Kind.STALL,
-            series.series().candidateId(),
+            series.series().candidateId().text(),
             series.name(),
             new Lesson.NoGain(
                 newest.size(),
@@ -165,7 +165,7 @@ public final class Lessons {
     return Optional.of(
         new Lesson(
             Kind.SIDE_GAP,
-            series.series().candidateId(),
+            series.series().candidateId().text(),
             series.name(),
             new Lesson.SideBehind(
                 weaker.get(),
@@ -196,7 +196,7 @@ public final class Lessons {
     return Optional.of(
         new Lesson(
             Kind.PAINFUL,
-            series.series().candidateId(),
+            series.series().candidateId().text(),
             series.name(),
             new Lesson.KeepsHurting(worst.joint(), hurt.size(), newest.size(), worst.level()),
             newest.get(newest.size() - 1).on(),
@@ -232,7 +232,7 @@ public final class Lessons {
     return Optional.of(
         new Lesson(
             Kind.NOT_FELT,
-            series.series().candidateId(),
+            series.series().candidateId().text(),
             series.name(),
             new Lesson.FeltElsewhere(elsewhere, newest.size(), groups),
             newest.get(newest.size() - 1).on(),

@@ -2,6 +2,7 @@ package istmo.core.record;
 
 import istmo.core.anatomy.BodyArea;
 import istmo.core.anatomy.Region;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.quantity.Fact;
 import istmo.core.quantity.InvalidInput;
 import java.util.Collection;
@@ -27,7 +28,7 @@ public record Practice(Count first, Count second) implements Fact {
   private static final double NEAR = 1.0 / 3;
 
   /** One side: an exercise in a set-up, values by parameter. */
-  public record Side(String candidateId, Map<String, Double> setup) {}
+  public record Side(CandidateId candidateId, Map<String, Double> setup) {}
 
   /**
    * One exercise of a session in which somebody was asked where it was felt.
@@ -36,7 +37,7 @@ public record Practice(Count first, Count second) implements Fact {
    * @param felt where, of all its sets
    */
   public record Said(
-      Object client, String candidateId, Map<String, Double> setup, Set<BodyArea> felt) {}
+      Object client, CandidateId candidateId, Map<String, Double> setup, Set<BodyArea> felt) {}
 
   /**
    * How many clients and sessions there are for one side of a comparison.

@@ -1,6 +1,7 @@
 package istmo.core.record;
 
 import istmo.core.body.Measurement.Side;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.training.OneRepetition;
 import istmo.core.training.PerformedSet;
 import java.time.LocalDate;
@@ -17,7 +18,7 @@ import java.util.TreeMap;
  * @param setup in the parameters' units
  * @param outings oldest first
  */
-public record Series(String candidateId, Map<String, Double> setup, List<Outing> outings) {
+public record Series(CandidateId candidateId, Map<String, Double> setup, List<Outing> outings) {
   public Series {
     setup = Map.copyOf(setup);
     outings = List.copyOf(outings);

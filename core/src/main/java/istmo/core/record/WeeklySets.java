@@ -2,6 +2,7 @@ package istmo.core.record;
 
 import istmo.core.anatomy.RegionValues;
 import istmo.core.body.Measurement.Side;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.training.Effort;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -28,7 +29,7 @@ public record WeeklySets(LocalDate monday, RegionValues sets) {
   /** Sets that are alike in everything that counts. */
   public record Count(
       LocalDate monday,
-      String candidateId,
+      CandidateId candidateId,
       double reserve,
       SetRecord.Kind kind,
       Side side,
@@ -51,7 +52,7 @@ public record WeeklySets(LocalDate monday, RegionValues sets) {
       List<Count> counts,
       LocalDate firstMonday,
       LocalDate lastMonday,
-      Function<String, RegionValues> shares) {
+      Function<CandidateId, RegionValues> shares) {
     Map<LocalDate, RegionValues> weeks = new LinkedHashMap<>();
     for (LocalDate day = firstMonday;
         ChronoUnit.DAYS.between(day, lastMonday) >= 0;

@@ -25,7 +25,7 @@ public final class EverydayNames {
   public static Findable of(ByWord byWord) {
     return new Findable(
         Findable.Kind.BY_WORD,
-        byWord.candidateId(),
+        byWord.candidateId().text(),
         byWord.name(),
         byWord.alsoCalled(),
         Optional.of(byWord.told()));
@@ -34,7 +34,7 @@ public final class EverydayNames {
   /** A set-up of an exercise. */
   public static Findable of(Candidate candidate) {
     return new Findable(
-        Findable.Kind.SET_UP, candidate.id(), candidate.name(), List.of(), Optional.empty());
+        Findable.Kind.SET_UP, candidate.id().text(), candidate.name(), List.of(), Optional.empty());
   }
 
   private static List<Findable> read(Catalogue catalogue) {
@@ -44,7 +44,7 @@ public final class EverydayNames {
       all.add(
           new Findable(
               Findable.Kind.EXERCISE,
-              candidates.get(0).id(),
+              candidates.get(0).id().text(),
               exercise.name(),
               exercise.alsoCalled(),
               Optional.empty()));

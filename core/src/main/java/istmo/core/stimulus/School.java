@@ -123,6 +123,7 @@ public record School(
           0,
           0);
 
+  /** A school that counts the basics as usual and trusts practice as usual. */
   public School(
       String id,
       String label,

@@ -5,6 +5,7 @@ import istmo.core.body.Body;
 import istmo.core.body.BodyEstimate;
 import istmo.core.body.MeasurementKind;
 import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Exercise;
 import istmo.core.equipment.Equipment.LoadKind;
 import istmo.core.equipment.GymEquipment;
@@ -45,7 +46,11 @@ import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
  * @param from candidates whose lifts it rests on, by id
  */
 public record Calibration(
-    double legs, double back, Map<String, Double> maxima, double heldKg, List<String> from)
+    double legs,
+    double back,
+    Map<CandidateId, Double> maxima,
+    double heldKg,
+    List<CandidateId> from)
     implements Fact {
   /** Factors beyond which a lift is not believed. */
   private static final double LEAST = 0.35;
@@ -71,18 +76,18 @@ public record Calibration(
    */
   private static final double WEAKER = 0.9;
 
-  private record Fit(String candidateId, Tried lift, double factor, boolean byBack) {}
+  private record Fit(CandidateId candidateId, Tried lift, double factor, boolean byBack) {}
 
   /**
    * The calibration from the newest lift of each candidate; empty when no lift says how strong the
    * body is. {@code usual} is the body at usual strength.
    */
   public static Optional<Calibration> of(Body usual, List<KnownLift> lifts) {
-    Map<String, KnownLift> newest = new TreeMap<>();
+    Map<CandidateId, KnownLift> newest = new TreeMap<>();
     lifts.stream()
         .sorted(Comparator.comparing(KnownLift::on))
         .forEach(lift -> newest.put(lift.candidateId(), lift));
-    Map<String, Double> maxima = new LinkedHashMap<>();
+    Map<CandidateId, Double> maxima = new LinkedHashMap<>();
     List<Fit> fits = new ArrayList<>();
     for (KnownLift lift : newest.values()) {
       maxima.put(lift.candidateId(), maximum(lift));

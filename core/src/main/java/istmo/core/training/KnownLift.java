@@ -1,6 +1,7 @@
 package istmo.core.training;
 
 import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.quantity.InvalidInput;
 import java.time.LocalDate;
 
@@ -17,7 +18,7 @@ public record KnownLift(Candidate candidate, PerformedSet set, LocalDate on) {
   }
 
   /** Id of what was lifted. */
-  public String candidateId() {
+  public CandidateId candidateId() {
     return candidate.id();
   }
 

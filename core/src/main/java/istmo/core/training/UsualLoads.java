@@ -1,5 +1,6 @@
 package istmo.core.training;
 
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.quantity.Required;
 import istmo.core.resource.TextTable;
@@ -28,14 +29,14 @@ final class UsualLoads {
 
   private record Ratio(double ln, double sd, OptionalDouble cap) {}
 
-  private static final Map<String, Ratio> RATIOS = read();
+  private static final Map<CandidateId, Ratio> RATIOS = read();
 
   private UsualLoads() {}
 
-  private static Map<String, Ratio> read() {
-    Map<String, Ratio> ratios = new HashMap<>();
+  private static Map<CandidateId, Ratio> read() {
+    Map<CandidateId, Ratio> ratios = new HashMap<>();
     for (TextTable.Row row : TextTable.rows("training/loads.csv")) {
-      String id = Catalogue.standard().candidate(row.get("candidate")).id();
+      CandidateId id = Catalogue.standard().candidate(row.get("candidate")).id();
       double low = logarithm(row, "low");
       double high = logarithm(row, "high");
       OptionalDouble cap =
@@ -60,7 +61,7 @@ final class UsualLoads {
    * What this lifter would usually handle in one repetition of a candidate, from known largest
    * loads of others; empty where practice says nothing of it or of any of them.
    */
-  static Optional<Known> beside(String candidateId, Map<String, Double> maximaKg) {
+  static Optional<Known> beside(CandidateId candidateId, Map<CandidateId, Double> maximaKg) {
     Ratio wanted = RATIOS.get(candidateId);
     if (wanted == null) {
       return Optional.empty();
@@ -78,7 +79,7 @@ final class UsualLoads {
   }
 
   /** Most that anybody begins with, kg; empty where body mass sets no limit. */
-  static OptionalDouble capKg(String candidateId, double bodyMassKg) {
+  static OptionalDouble capKg(CandidateId candidateId, double bodyMassKg) {
     Ratio ratio = RATIOS.get(candidateId);
     return ratio == null || ratio.cap().isEmpty()
         ? OptionalDouble.empty()

@@ -7,6 +7,7 @@ import istmo.core.anatomy.Region;
 import istmo.core.body.Body;
 import istmo.core.body.Sex;
 import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.drawing.Drawing.Line;
 import istmo.core.drawing.Drawing.Point;
@@ -135,7 +136,7 @@ class SilhouetteTest {
   /** Every candidate of the catalogue has a picture with a head, a trunk and a leg. */
   @Test
   void everyCandidateHasAPicture() {
-    Map<String, Drawing> pictures = Pictures.of(Catalogue.standard());
+    Map<CandidateId, Drawing> pictures = Pictures.of(Catalogue.standard());
     assertThat(pictures.keySet())
         .containsAll(
             Catalogue.standard().exercises().stream()
@@ -145,7 +146,7 @@ class SilhouetteTest {
     pictures.forEach(
         (id, drawing) ->
             assertThat(drawing.body())
-                .as(id)
+                .as(id.text())
                 .extracting(Line::role)
                 .contains("trunk", "thigh", "shank", "foot", "upper-arm"));
   }

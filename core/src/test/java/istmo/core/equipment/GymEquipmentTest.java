@@ -10,6 +10,7 @@ import istmo.core.body.Body;
 import istmo.core.body.Cautions;
 import istmo.core.body.Habit;
 import istmo.core.body.Profile;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.mechanics.Bodies;
@@ -58,7 +59,7 @@ class GymEquipmentTest {
 
   private static Order.Entry entry(Order order, String candidate) {
     return order.all().stream()
-        .filter(entry -> entry.ranked().id().equals(candidate))
+        .filter(entry -> entry.id().text().equals(candidate))
         .findFirst()
         .orElseThrow();
   }
@@ -231,7 +232,7 @@ class GymEquipmentTest {
   @Test
   void whatWouldBeWorthMeasuringIsComputedAndNotAskedTwice() {
     Brief brief = brief(EVERYTHING, Profile.unknown());
-    Map<String, Evaluation> evaluations = Orders.evaluate(MAN, EVERYTHING, School.STRETCH);
+    Map<CandidateId, Evaluation> evaluations = Orders.evaluate(MAN, EVERYTHING, School.STRETCH);
     List<MachineMeasuringValue> worth = MachineMeasuringValue.of(brief, evaluations);
     assertThat(worth)
         .isNotEmpty()

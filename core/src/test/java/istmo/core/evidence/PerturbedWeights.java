@@ -6,6 +6,7 @@ import istmo.core.body.Body;
 import istmo.core.body.Cautions;
 import istmo.core.body.Profile;
 import istmo.core.body.Sex;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.ranking.brief.Aim;
@@ -52,7 +53,7 @@ final class PerturbedWeights {
   void say() {
     Body man = Body.estimated(1.78, 80, Sex.MALE);
     GymEquipment everything = GymEquipment.generic(Equipment.everything());
-    Map<String, Evaluation> evaluations = Orders.evaluate(man, everything, STRETCH);
+    Map<CandidateId, Evaluation> evaluations = Orders.evaluate(man, everything, STRETCH);
     Random random = new Random(3);
     int same = 0;
     double kept = 0;
@@ -70,13 +71,13 @@ final class PerturbedWeights {
               Aim.of(aimed, Set.of()),
               STRETCH,
               Optional.empty());
-      List<String> usual = Orders.places(brief, evaluations);
+      List<CandidateId> usual = Orders.places(brief, evaluations);
       for (int k = 0; k < 20; k++) {
         Map<String, Double> weights = new HashMap<>();
         Weights.USUAL
             .all()
             .forEach((id, w) -> weights.put(id, w * (0.8 + 0.4 * random.nextDouble())));
-        List<String> other =
+        List<CandidateId> other =
             Orders.places(brief.weighed(new Weights(Weights.Preset.GROWTH, weights)), evaluations);
         if (other.get(0).equals(usual.get(0))) {
           same++;
@@ -106,7 +107,7 @@ final class PerturbedWeights {
     assertThat(same / (double) asked).isGreaterThan(0.7);
   }
 
-  private static List<String> first3(List<String> places) {
+  private static List<CandidateId> first3(List<CandidateId> places) {
     return places.subList(0, Math.min(3, places.size()));
   }
 }

@@ -36,7 +36,7 @@ final class SimulatedTruth {
     Random random = new Random(7);
     List<Candidate> candidates =
         Catalogue.standard().candidates().stream()
-            .filter(candidate -> Reference.standard().has(candidate.id()))
+            .filter(candidate -> Reference.standard().has(candidate.id().text()))
             .toList();
     List<Finding> targets = targets(candidates, random);
     List<Finding> used = Studies.standard().used();

@@ -28,16 +28,19 @@ public final class Bodies {
 
   private Bodies() {}
 
+  /** The usual set-up of a family with some values changed. */
   public static Setup setup(String family, Map<String, Double> changes) {
     return Setup.of(Families.get(family).parameters(), changes);
   }
 
+  /** A posture that must be possible. */
   public static Posture posture(
       Body body, String family, Map<String, Double> changes, double phase, double load) {
     Family known = Families.get(family);
     return (Posture) known.posture(body, setup(family, changes), phase, load);
   }
 
+  /** The analysis of a set that must be possible. */
   public static Analysis analysis(Body body, String family, Map<String, Double> changes) {
     AnalysisResult result =
         new Analyser(body).analyse(Families.get(family), setup(family, changes), LoadRule.USUAL);

@@ -37,7 +37,7 @@ class SolverTest {
         PostureResult result =
             candidate.exercise().family().posture(BODY, candidate.usual(), phase, 60);
         if (result instanceof Posture posture) {
-          list.add(new Object[] {candidate.id(), posture});
+          list.add(new Object[] {candidate.id().text(), posture});
         }
       }
     }

@@ -8,6 +8,7 @@ import istmo.core.body.Body;
 import istmo.core.body.Sex;
 import istmo.core.body.Technique;
 import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.movement.Family;
@@ -194,7 +195,11 @@ class TechniqueReadingTest {
   private static Sighting sighting(
       LocalDate on, double shift, double spread, Sighting.Posed posed) {
     return new Sighting(
-        on, "split-squat/upright", 30, Map.of("lean", new Sighting.Shift(shift, spread)), posed);
+        on,
+        new CandidateId("split-squat/upright"),
+        30,
+        Map.of("lean", new Sighting.Shift(shift, spread)),
+        posed);
   }
 
   @Test

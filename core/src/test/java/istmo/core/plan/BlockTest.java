@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import istmo.core.body.Profile.TrainingAge;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.mechanics.Tempo;
 import istmo.core.plan.Planned.Bout;
 import istmo.core.plan.Planned.Day;
@@ -56,11 +57,19 @@ class BlockTest {
                         Bout.of(Plans.item("other", prescription))))));
     Block block = Block.of(6, Optional.of(TrainingAge.MONTHS));
     Week fifth =
-        Block.applied(week, block.weeks().get(4), "aimed"::equals, Optional.of(TrainingAge.MONTHS));
+        Block.applied(
+            week,
+            block.weeks().get(4),
+            new CandidateId("aimed")::equals,
+            Optional.of(TrainingAge.MONTHS));
     assertThat(fifth.items()).extracting(item -> item.prescription().sets()).containsExactly(4, 3);
     assertThat(fifth.items().get(0).prescription().reserve()).isEqualTo(1);
     Week last =
-        Block.applied(week, block.weeks().get(5), "aimed"::equals, Optional.of(TrainingAge.MONTHS));
+        Block.applied(
+            week,
+            block.weeks().get(5),
+            new CandidateId("aimed")::equals,
+            Optional.of(TrainingAge.MONTHS));
     assertThat(last.items())
         .allSatisfy(
             item ->

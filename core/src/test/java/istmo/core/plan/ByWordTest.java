@@ -13,6 +13,7 @@ import istmo.core.body.Restriction;
 import istmo.core.body.SoreMovement;
 import istmo.core.body.Soreness;
 import istmo.core.catalogue.ByWord;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Movement;
 import istmo.core.equipment.Equipment;
@@ -86,12 +87,19 @@ class ByWordTest {
   /** One effective set for what a set trains mainly, half a one for what it trains partly. */
   @Test
   void itCountsInAWeekByItsWord() {
-    Prescription prescription = OFFERS.get("kettlebell-swing/by-word").usual().withSets(3);
+    Prescription prescription =
+        OFFERS.get(new CandidateId("kettlebell-swing/by-word")).usual().withSets(3);
     Week week =
         new Week(
             List.of(
                 Plans.day(
-                    60, Bout.of(new Item("a", "kettlebell-swing/by-word", prescription, true)))));
+                    60,
+                    Bout.of(
+                        new Item(
+                            "a",
+                            new CandidateId("kettlebell-swing/by-word"),
+                            prescription,
+                            true)))));
     Coverage coverage =
         Coverage.of(week, OFFERS, Targets.of(AIM, Optional.empty(), false, OFFERS.all()));
     assertThat(coverage.sets().get(Region.GMAXM)).isCloseTo(prescription.hardSets(), offset(1e-9));
@@ -107,7 +115,7 @@ class ByWordTest {
     assertThat(OFFERS.all()).isNotEmpty().noneMatch(Offer::byWord);
     assertThat(
             Swap.of(
-                OFFERS.get("kettlebell-swing/by-word"),
+                OFFERS.get(new CandidateId("kettlebell-swing/by-word")),
                 OFFERS,
                 AIM,
                 Set.of(),
@@ -121,8 +129,9 @@ class ByWordTest {
   /** The search plans around it and does not take it away. */
   @Test
   void aWeekIsComposedAroundIt() {
-    Prescription prescription = OFFERS.get("kettlebell-swing/by-word").usual().withSets(4);
-    Item swing = new Item("swing", "kettlebell-swing/by-word", prescription, true);
+    Prescription prescription =
+        OFFERS.get(new CandidateId("kettlebell-swing/by-word")).usual().withSets(4);
+    Item swing = new Item("swing", new CandidateId("kettlebell-swing/by-word"), prescription, true);
     Task task =
         new Task(
             OFFERS,
@@ -137,14 +146,14 @@ class ByWordTest {
     assertThat(week.items()).contains(swing);
     assertThat(week.items().stream().filter(item -> !item.equals(swing)))
         .isNotEmpty()
-        .noneMatch(item -> item.candidateId().endsWith("/by-word"));
+        .noneMatch(item -> item.candidateId().text().endsWith("/by-word"));
     assertThat(Timing.of(week.days().get(0), OFFERS).minutes()).isLessThanOrEqualTo(50);
   }
 
   @Test
   void itSaysWhatTheGymLacks() {
-    assertThat(OFFERS.find("sled-push/by-word")).isEmpty();
-    assertThat(Words.of(OFFERS.whyNot("sled-push/by-word")))
+    assertThat(OFFERS.find(new CandidateId("sled-push/by-word"))).isEmpty();
+    assertThat(Words.of(OFFERS.whyNot(new CandidateId("sled-push/by-word"))))
         .isEqualTo("Sled push is left out. Not here: push sled.");
   }
 
@@ -296,7 +305,7 @@ class ByWordTest {
     assertThat(catalogue.onceByWord())
         .extracting(ByWord::id)
         .contains("dumbbell-thrust", "staggered-thrust", "wide-dumbbell-squat");
-    assertThat(catalogue.trainable("dumbbell-thrust/by-word")).isPresent();
+    assertThat(catalogue.trainable(new CandidateId("dumbbell-thrust/by-word"))).isPresent();
     assertThat(catalogue.candidate("hip-thrust/dumbbell").needs())
         .containsExactlyInAnyOrder(Equipment.DUMBBELLS, Equipment.BENCH);
     assertThat(Words.of(new ByWord.ComputedNow("Hip thrust with a dumbbell")))

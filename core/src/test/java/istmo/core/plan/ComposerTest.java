@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import istmo.core.body.PainFlag;
 import istmo.core.body.Profile.TrainingAge;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.plan.Planned.Bout;
@@ -52,8 +53,8 @@ class ComposerTest {
                       Bout.of(
                           new Item(
                               "pin",
-                              "leg-press/high",
-                              offers.get("leg-press/high").usual(),
+                              new CandidateId("leg-press/high"),
+                              offers.get(new CandidateId("leg-press/high")).usual(),
                               true)))),
               new Day(3, 30, true, List.of()),
               new Day(5, 60, false, List.of()));
@@ -229,8 +230,10 @@ class ComposerTest {
     assertThat(offers.all())
         .isNotEmpty()
         .allSatisfy(offer -> assertThat(small.items()).containsAll(offer.needs()));
-    assertThat(Words.of(offers.whyNot("leg-press/high"))).contains("Not here: leg press 45°");
-    assertThat(Words.of(offers.whyNot("good-morning/usual"))).contains("lower back");
+    assertThat(Words.of(offers.whyNot(new CandidateId("leg-press/high"))))
+        .contains("Not here: leg press 45°");
+    assertThat(Words.of(offers.whyNot(new CandidateId("good-morning/usual"))))
+        .contains("lower back");
     assertThat(offers.all().stream().map(Offer::exerciseId).collect(Collectors.toSet()))
         .doesNotContain("good-morning", "leg-press");
   }

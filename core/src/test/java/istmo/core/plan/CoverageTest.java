@@ -7,6 +7,7 @@ import static org.assertj.core.data.Offset.offset;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.Sparse;
 import istmo.core.body.Profile.TrainingAge;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.equipment.Equipment;
 import istmo.core.plan.Planned.Bout;
 import istmo.core.plan.Planned.Day;
@@ -131,8 +132,12 @@ class CoverageTest {
             false,
             List.of(
                 Bout.of(Plans.item("squat", Plans.THREE_OF_TEN.withSets(10))),
-                Bout.of(new Planned.Item("more", "squat", Plans.THREE_OF_TEN.withSets(10), false)),
-                Bout.of(new Planned.Item("most", "squat", Plans.THREE_OF_TEN.withSets(3), false))));
+                Bout.of(
+                    new Planned.Item(
+                        "more", new CandidateId("squat"), Plans.THREE_OF_TEN.withSets(10), false)),
+                Bout.of(
+                    new Planned.Item(
+                        "most", new CandidateId("squat"), Plans.THREE_OF_TEN.withSets(3), false))));
     List<String> texts =
         words(
             Coverage.of(
@@ -215,7 +220,7 @@ class CoverageTest {
     "shin-raise/level,SHIN,true"
   })
   void functionsOfKnownExercises(String candidate, Function function, boolean trains) {
-    assertThat(Facts.OFFERS.get(candidate).functions().contains(function))
+    assertThat(Facts.OFFERS.get(new CandidateId(candidate)).functions().contains(function))
         .as("%s: %s", candidate, function.label())
         .isEqualTo(trains);
   }
@@ -240,7 +245,7 @@ class CoverageTest {
     "shin-raise/level,SHIN"
   })
   void rolesOfKnownExercises(String candidate, Role role) {
-    assertThat(Facts.OFFERS.get(candidate).role()).as(candidate).isEqualTo(role);
+    assertThat(Facts.OFFERS.get(new CandidateId(candidate)).role()).as(candidate).isEqualTo(role);
   }
 
   /** Everything on offer, computed once. */

@@ -8,6 +8,7 @@ import istmo.core.body.PainFlag;
 import istmo.core.body.Profile;
 import istmo.core.body.Profile.TrainingAge;
 import istmo.core.body.Soreness;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.Equipment.LoadKind;
@@ -36,7 +37,7 @@ import java.util.Set;
  */
 final class Plans {
   static final GymEquipment EVERYTHING = GymEquipment.generic(Equipment.everything());
-  private static final Map<String, Evaluation> LIFTER =
+  private static final Map<CandidateId, Evaluation> LIFTER =
       Orders.evaluate(Bodies.LIFTER, EVERYTHING, School.STRETCH);
 
   private Plans() {}
@@ -70,7 +71,7 @@ final class Plans {
       More more) {
     String exercise = id.contains("/") ? id.substring(0, id.indexOf('/')) : id;
     return new Offer(
-        id,
+        new CandidateId(id),
         exercise,
         exercise,
         id,
@@ -103,7 +104,7 @@ final class Plans {
   }
 
   static Item item(String id, Prescription prescription) {
-    return new Item("item-" + id, id, prescription, false);
+    return new Item(new CandidateId("item-") + id, new CandidateId(id), prescription, false);
   }
 
   static Targets targets(Map<Region, Double> least) {

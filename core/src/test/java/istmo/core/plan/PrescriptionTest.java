@@ -10,6 +10,7 @@ import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
 import istmo.core.body.Profile;
 import istmo.core.body.Profile.TrainingAge;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.equipment.Loading;
@@ -41,23 +42,24 @@ class PrescriptionTest {
   void defaultsOfTheTrade() {
     Offers beginner = offers(TrainingAge.WEEKS);
     Offers later = offers(TrainingAge.MONTHS);
-    assertThat(beginner.get("leg-press/high").usual())
+    assertThat(beginner.get(new CandidateId("leg-press/high")).usual())
         .satisfies(
             prescription -> assertThat(prescription.sets()).isEqualTo(3),
             prescription -> assertThat(prescription.reserve()).isEqualTo(3));
-    assertThat(later.get("leg-press/high").usual().sets()).isEqualTo(4);
-    assertThat(later.get("hip-thrust/dumbbell").usual())
+    assertThat(later.get(new CandidateId("leg-press/high")).usual().sets()).isEqualTo(4);
+    assertThat(later.get(new CandidateId("hip-thrust/dumbbell")).usual())
         .as("with too light a weight up to 20")
         .satisfies(
             prescription -> assertThat(prescription.repetitionsLow()).isEqualTo(15),
             prescription -> assertThat(prescription.repetitionsHigh()).isEqualTo(20));
-    assertThat(later.get("seated-calf-raise/usual").usual())
+    assertThat(later.get(new CandidateId("seated-calf-raise/usual")).usual())
         .satisfies(
             prescription -> assertThat(prescription.repetitionsLow()).isEqualTo(15),
             prescription -> assertThat(prescription.repetitionsHigh()).isEqualTo(25),
             prescription -> assertThat(prescription.tempo().lowS()).isBetween(2.0, 3.0));
-    assertThat(later.get("hip-thrust/usual").usual().tempo().topS()).isBetween(1.0, 2.0);
-    assertThat(later.get("split-squat/lean").usual().sets()).isEqualTo(2);
+    assertThat(later.get(new CandidateId("hip-thrust/usual")).usual().tempo().topS())
+        .isBetween(1.0, 2.0);
+    assertThat(later.get(new CandidateId("split-squat/lean")).usual().sets()).isEqualTo(2);
     assertThat(Prescriber.mostSets(Optional.of(TrainingAge.YEARS), false)).isEqualTo(6);
   }
 
@@ -68,7 +70,7 @@ class PrescriptionTest {
    */
   @Test
   void aRecordMakesTheLoad() {
-    Offer squat = offers(TrainingAge.MONTHS).get("back-squat/high-bar");
+    Offer squat = offers(TrainingAge.MONTHS).get(new CandidateId("back-squat/high-bar"));
     WorkingLoad.Recorded last =
         WorkingLoad.Recorded.bestOf(
                 List.of(
@@ -103,7 +105,7 @@ class PrescriptionTest {
   void withoutAnyLiftNothingIsInvented() {
     WorkingLoad load =
         WorkingLoad.of(
-            offers(TrainingAge.WEEKS).get("leg-press/high"),
+            offers(TrainingAge.WEEKS).get(new CandidateId("leg-press/high")),
             Plans.THREE_OF_TEN,
             GYM,
             Optional.empty(),
@@ -141,7 +143,7 @@ class PrescriptionTest {
             "leg-press/high",
             "split-squat/lean");
     assertThat(arrangement.of(mixed))
-        .extracting(bout -> bout.items().get(0).candidateId())
+        .extracting(bout -> bout.items().get(0).candidateId().text())
         .containsExactly(
             "leg-press/high",
             "kneeling-curl/usual",
@@ -164,13 +166,15 @@ class PrescriptionTest {
     List<Bout> sorted =
         sore.of(
             bouts(offers, "leg-press/high", "seated-leg-curl/usual", "seated-calf-raise/usual"));
-    assertThat(sorted.get(0).items().get(0).candidateId()).isEqualTo("seated-leg-curl/usual");
+    assertThat(sorted.get(0).items().get(0).candidateId()).hasToString("seated-leg-curl/usual");
     assertThat(Words.of(sore.reason(sorted.get(0)))).contains("sore knee");
     assertThat(sore.remarks(sorted)).isEmpty();
   }
 
   private static List<Bout> bouts(Offers offers, String... ids) {
-    return Arrays.stream(ids).map(id -> Bout.of(Plans.item(id, offers.get(id).usual()))).toList();
+    return Arrays.stream(ids)
+        .map(id -> Bout.of(Plans.item(id, offers.get(new CandidateId(id)).usual())))
+        .toList();
   }
 
   @Test
@@ -178,20 +182,32 @@ class PrescriptionTest {
     Offers offers = offers(TrainingAge.MONTHS);
     List<Swap> curls =
         Swap.of(
-            offers.get("seated-leg-curl/usual"), offers, LEGS, Set.of(), Set.of(), List.of(), 5);
+            offers.get(new CandidateId("seated-leg-curl/usual")),
+            offers,
+            LEGS,
+            Set.of(),
+            Set.of(),
+            List.of(),
+            5);
     assertThat(curls.get(0).offer().functions())
         .as("another knee flexion")
         .contains(Function.KNEE_FLEXION);
     assertThat(curls).extracting(Swap::alike).allSatisfy(a -> assertThat(a).isBetween(0.0, 1.0));
-    String first = curls.get(0).offer().candidateId();
+    CandidateId first = curls.get(0).offer().candidateId();
     Set<Equipment> taken = offers.get(first).needs();
     assertThat(
             Swap.of(
-                offers.get("seated-leg-curl/usual"), offers, LEGS, taken, Set.of(), List.of(), 5))
+                offers.get(new CandidateId("seated-leg-curl/usual")),
+                offers,
+                LEGS,
+                taken,
+                Set.of(),
+                List.of(),
+                5))
         .noneMatch(swap -> swap.offer().needs().stream().anyMatch(taken::contains));
     assertThat(
             Swap.of(
-                offers.get("leg-press/high"),
+                offers.get(new CandidateId("leg-press/high")),
                 offers,
                 LEGS,
                 Set.of(),
@@ -202,7 +218,7 @@ class PrescriptionTest {
         .noneMatch(swap -> swap.offer().troubles().contains(PainFlag.KNEE));
     assertThat(
             Swap.of(
-                offers.get("seated-leg-curl/usual"),
+                offers.get(new CandidateId("seated-leg-curl/usual")),
                 offers,
                 LEGS,
                 Set.of(),
@@ -226,20 +242,31 @@ class PrescriptionTest {
             Set.of(),
             Set.of());
     assertThat(
-            Remarks.of(offers.get("split-squat/lean"), Plans.THREE_OF_TEN, LEGS, rightIsStronger))
+            Remarks.of(
+                offers.get(new CandidateId("split-squat/lean")),
+                Plans.THREE_OF_TEN,
+                LEGS,
+                rightIsStronger))
         .contains(new Remarks.WeakerLegFirst(Side.LEFT));
     assertThat(
-            Remarks.of(offers.get("hip-thrust/usual"), Plans.THREE_OF_TEN, LEGS, Profile.unknown()))
+            Remarks.of(
+                offers.get(new CandidateId("hip-thrust/usual")),
+                Plans.THREE_OF_TEN,
+                LEGS,
+                Profile.unknown()))
         .contains(new Remarks.ToFullExtension());
     assertThat(
             Remarks.of(
-                offers.get("kneeling-curl/usual"), Plans.THREE_OF_TEN, LEGS, Profile.unknown()))
+                offers.get(new CandidateId("kneeling-curl/usual")),
+                Plans.THREE_OF_TEN,
+                LEGS,
+                Profile.unknown()))
         .contains(new Remarks.Ladder());
   }
 
   @Test
   void aPlateThatTheGymLacksIsNotPrescribed() {
-    Offer squat = offers(TrainingAge.MONTHS).get("back-squat/high-bar");
+    Offer squat = offers(TrainingAge.MONTHS).get(new CandidateId("back-squat/high-bar"));
     GymEquipment few =
         new GymEquipment(Plans.EVERYTHING.items(), Map.of(), new Plates(Map.of(20.0, 1)));
     Optional<WorkingLoad.Recorded> last =

@@ -9,6 +9,7 @@ import static org.assertj.core.data.Offset.offset;
 import istmo.core.anatomy.Region;
 import istmo.core.body.Profile.TrainingAge;
 import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.mechanics.Analyser;
@@ -49,7 +50,7 @@ class SchemeTest {
 
   @Test
   void ascendingSetsGetHeavierAndDropsLighter() {
-    Offer squat = offers(TrainingAge.MONTHS).get("back-squat/high-bar");
+    Offer squat = offers(TrainingAge.MONTHS).get(new CandidateId("back-squat/high-bar"));
     Optional<WorkingLoad.Recorded> last =
         Optional.of(
             new WorkingLoad.Recorded(new PerformedSet(80, 10, 0), LocalDate.of(2026, 11, 19)));
@@ -73,7 +74,7 @@ class SchemeTest {
   /** By hand: 100 kg, a tenth less three times after every set: 90, 81, 72.9; plates make them. */
   @Test
   void dropsAreAsManyAndAsLightAsTheCoachSays() {
-    Offer squat = offers(TrainingAge.MONTHS).get("back-squat/high-bar");
+    Offer squat = offers(TrainingAge.MONTHS).get(new CandidateId("back-squat/high-bar"));
     Optional<WorkingLoad.Recorded> last =
         Optional.of(
             new WorkingLoad.Recorded(new PerformedSet(100, 10, 0), LocalDate.of(2026, 11, 19)));
@@ -102,7 +103,7 @@ class SchemeTest {
 
   @Test
   void anEasierSetUpKeepsTheLoad() {
-    Offer squat = offers(TrainingAge.MONTHS).get("back-squat/high-bar");
+    Offer squat = offers(TrainingAge.MONTHS).get(new CandidateId("back-squat/high-bar"));
     Prescription prescription =
         new Prescription(
             2,
@@ -134,7 +135,7 @@ class SchemeTest {
    */
   @Test
   void fallingRepetitionsKeepTheFirstSetsLoad() {
-    Offer squat = offers(TrainingAge.MONTHS).get("back-squat/high-bar");
+    Offer squat = offers(TrainingAge.MONTHS).get(new CandidateId("back-squat/high-bar"));
     Prescription prescription =
         Prescriber.inScheme(
             Scheme.FALLING, new Prescription(3, 8, 12, 1, Tempo.USUAL, 120, Scheme.STRAIGHT));

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import istmo.core.anatomy.Region;
 import istmo.core.body.Profile.TrainingAge;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.equipment.Equipment;
 import istmo.core.plan.Planned.Bout;
 import istmo.core.plan.Planned.Day;
@@ -113,7 +114,9 @@ class ShortfallTest {
                     1,
                     60,
                     false,
-                    List.of(Bout.of(new Item("p", "press", Plans.THREE_OF_TEN, false))))));
+                    List.of(
+                        Bout.of(
+                            new Item("p", new CandidateId("press"), Plans.THREE_OF_TEN, false))))));
     // walk 60 + set-up 60 + one lighter set 60 + two sets of 60 with 120 between: 420 s
     assertThat(words(Shortfall.of(task, without).orElseThrow()))
         .first()
@@ -126,10 +129,15 @@ class ShortfallTest {
                     60,
                     false,
                     List.of(
-                        Bout.of(new Item("c", "curl", Plans.THREE_OF_TEN.withSets(1), false))))));
+                        Bout.of(
+                            new Item(
+                                "c",
+                                new CandidateId("curl"),
+                                Plans.THREE_OF_TEN.withSets(1),
+                                false))))));
     assertThat(Shortfall.of(task, one).orElseThrow().ways())
         .first()
-        .isEqualTo(new Shortfall.AddSets("curl", "curl", 1, true, 1, 3));
+        .isEqualTo(new Shortfall.AddSets(new CandidateId("curl"), "curl", 1, true, 1, 3));
     assertThat(words(Shortfall.of(task, one).orElseThrow()))
         .first()
         .isEqualTo("1 more set of curl in session 1: about 3 minutes.");
@@ -155,7 +163,12 @@ class ShortfallTest {
                     10,
                     false,
                     List.of(
-                        Bout.of(new Item("p", "press", Plans.THREE_OF_TEN.withSets(6), true))))),
+                        Bout.of(
+                            new Item(
+                                "p",
+                                new CandidateId("press"),
+                                Plans.THREE_OF_TEN.withSets(6),
+                                true))))),
             Pairing.NONE,
             false,
             Optional.empty());

@@ -220,7 +220,7 @@ class TimingTest {
     for (int c = 0; c < chosen.size(); c++) {
       choice.sets().get(0).put(c, 3);
       Offer offer = chosen.get(c);
-      bouts.add(Bout.of(Plans.item(offer.candidateId(), offer.usual().withSets(3))));
+      bouts.add(Bout.of(Plans.item(offer.candidateId().text(), offer.usual().withSets(3))));
     }
     Timing timing = Timing.of(task.frames().get(0).with(bouts), real);
     assertThat(timing.secondsOf(Timing.Kind.WALK)).isZero();
@@ -229,7 +229,7 @@ class TimingTest {
   }
 
   private static Planned.Item item(Offer offer, int sets) {
-    return Plans.item(offer.candidateId(), Plans.THREE_OF_TEN.withSets(sets));
+    return Plans.item(offer.candidateId().text(), Plans.THREE_OF_TEN.withSets(sets));
   }
 
   /** Ten repetitions of 6 s; what a scheme adds in time and in what the sets count as. */

@@ -81,7 +81,7 @@ class CautionsTest {
   private static List<String> out(Order order) {
     return order.excluded().stream()
         .filter(excluded -> excluded.kind() == Order.Kind.CAUTION)
-        .map(Order.Excluded::candidateId)
+        .map(excluded -> excluded.candidateId().text())
         .toList();
   }
 
@@ -177,7 +177,7 @@ class CautionsTest {
   private static List<String> outByPain(Order order) {
     return order.excluded().stream()
         .filter(excluded -> excluded.kind() == Order.Kind.PAIN)
-        .map(Order.Excluded::candidateId)
+        .map(excluded -> excluded.candidateId().text())
         .toList();
   }
 

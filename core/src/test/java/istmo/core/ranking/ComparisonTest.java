@@ -13,6 +13,7 @@ import istmo.core.anatomy.BodyArea.Back;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionGroup;
 import istmo.core.body.PainFlag;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.movement.Reach;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.brief.Aim;
@@ -72,12 +73,13 @@ class ComparisonTest {
         brief.learning(
             new Experience(
                 Map.of(
-                    "leg-press/low",
+                    new CandidateId("leg-press/low"),
                     told(5, Map.of(RegionGroup.QUADS, 5), List.of(0, 0, 0, 0, 0)))));
     Comparison without = Comparison.of(brief, two);
     Comparison with = Comparison.of(learned, two);
     double shift =
-        ScoredCandidate.said("leg-press/low", two.get(0).stimulus(), learned.experience())[
+        ScoredCandidate.said(
+            new CandidateId("leg-press/low"), two.get(0).stimulus(), learned.experience())[
             Region.VL.ordinal()];
     assertThat(shift).isGreaterThan(0.01);
     assertThat((outerQuad(with, 0) + Stimulus.FLOOR) / (outerQuad(without, 0) + Stimulus.FLOOR))
@@ -101,7 +103,7 @@ class ComparisonTest {
   }
 
   private static Comparison.Side side(String id) {
-    Evaluation.Computed computed = (Evaluation.Computed) EVALUATIONS.get(id);
+    Evaluation.Computed computed = (Evaluation.Computed) EVALUATIONS.get(new CandidateId(id));
     return new Comparison.Side(
         computed.candidate(),
         new Reach(computed.reach().setup(), List.of()),
@@ -123,10 +125,10 @@ class ComparisonTest {
   void whatAClientFeltMovesTheOrderVisiblyAndBack() {
     Brief plain = brief(BACK_OF_THE_THIGH);
     Order before = Orders.order(plain, EVALUATIONS);
-    String id =
+    CandidateId id =
         before.entries().stream()
-            .map(entry -> entry.ranked().id())
-            .filter(candidate -> candidate.startsWith("romanian-deadlift/"))
+            .map(entry -> entry.id())
+            .filter(candidate -> candidate.text().startsWith("romanian-deadlift/"))
             .findFirst()
             .orElseThrow();
     Order after =
@@ -141,10 +143,10 @@ class ComparisonTest {
     assertThat(Said.together(entry(after, id).why()))
         .contains("This client felt it in the lower back in 8 of 8 sessions.")
         .contains("in this client's order");
-    String other =
+    CandidateId other =
         before.entries().stream()
-            .map(entry -> entry.ranked().id())
-            .filter(candidate -> candidate.startsWith("seated-leg-curl/"))
+            .map(entry -> entry.id())
+            .filter(candidate -> candidate.text().startsWith("seated-leg-curl/"))
             .findFirst()
             .orElseThrow();
     assertThat(entry(after, other).stimulus()).isEqualTo(entry(before, other).stimulus());
@@ -164,15 +166,15 @@ class ComparisonTest {
             "moves the figure for the outer hamstring by \\+\\d+ %, the middle glute by \\+\\d+ %");
     assertThat(
             Orders.order(plain.learning(Experience.NONE), EVALUATIONS).entries().stream()
-                .map(entry -> entry.ranked().id())
+                .map(entry -> entry.id())
                 .toList())
-        .isEqualTo(before.entries().stream().map(entry -> entry.ranked().id()).toList());
+        .isEqualTo(before.entries().stream().map(entry -> entry.id()).toList());
   }
 
   @Test
   void whatHurtsCostsComfortAndStrongPainTakesItOut() {
     Brief plain = brief(BACK_OF_THE_THIGH);
-    String id = Orders.order(plain, EVALUATIONS).entries().get(0).ranked().id();
+    CandidateId id = Orders.order(plain, EVALUATIONS).entries().get(0).id();
     Order sore =
         Orders.order(
             plain.learning(new Experience(Map.of(id, told(0, Map.of(), List.of(3, 4, 3, 4))))),
@@ -185,7 +187,7 @@ class ComparisonTest {
         Orders.order(
             plain.learning(new Experience(Map.of(id, told(0, Map.of(), List.of(7, 6))))),
             EVALUATIONS);
-    assertThat(out.entries()).noneMatch(entry -> entry.ranked().id().equals(id));
+    assertThat(out.entries()).noneMatch(entry -> entry.id().equals(id));
     assertThat(out.excluded())
         .anySatisfy(
             excluded -> {

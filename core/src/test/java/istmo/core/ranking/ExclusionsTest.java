@@ -6,6 +6,7 @@ import istmo.core.body.Cautions;
 import istmo.core.body.PainFlag;
 import istmo.core.body.Profile;
 import istmo.core.body.Soreness;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
@@ -30,7 +31,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** What is left out of an order, why, and what stands in for it. */
 class ExclusionsTest {
   private static final Set<Equipment> EVERYTHING = Equipment.everything();
-  private static final Map<String, Evaluation> MAN =
+  private static final Map<CandidateId, Evaluation> MAN =
       Orders.evaluate(Bodies.MAN, GymEquipment.generic(Set.of()), School.STRETCH);
 
   private static Order order(
@@ -57,17 +58,17 @@ class ExclusionsTest {
     assertThat(order.excluded())
         .anySatisfy(
             excluded -> {
-              assertThat(excluded.candidateId()).isEqualTo("deadlift/conventional");
+              assertThat(excluded.candidateId()).hasToString("deadlift/conventional");
               assertThat(excluded.kind()).isEqualTo(Order.Kind.PAIN);
               assertThat(Words.of(excluded.reason())).startsWith("Sore lower back: ");
             })
         .anySatisfy(
             excluded -> {
-              assertThat(excluded.candidateId()).isEqualTo("hack-squat/usual");
+              assertThat(excluded.candidateId()).hasToString("hack-squat/usual");
               assertThat(Words.of(excluded.reason())).isEqualTo("Not here: hack squat.");
             });
     assertThat(order.all())
-        .extracting(entry -> entry.ranked().id())
+        .extracting(entry -> entry.id().text())
         .contains("seated-leg-curl/usual", "bridge/floor")
         .doesNotContain("deadlift/conventional", "hack-squat/usual", "back-squat/high-bar");
     assertThat(order.all().size() + order.excluded().size())
@@ -90,11 +91,11 @@ class ExclusionsTest {
     Order order = order(Set.of(), gym, Map.of("VL", 1, "BFL", 1));
     Order.Excluded excluded =
         order.excluded().stream()
-            .filter(left -> left.candidateId().equals(candidate))
+            .filter(left -> left.candidateId().text().equals(candidate))
             .findFirst()
             .orElseThrow();
     assertThat(excluded.instead()).isPresent();
-    assertThat(excluded.instead().get().candidateId()).matches(".*(" + kind + ").*");
+    assertThat(excluded.instead().get().candidateId().text()).matches(".*(" + kind + ").*");
     assertThat(excluded.instead().get().alikeness()).isBetween(0.5, 1.0);
     assertThat(OrderWords.lost(excluded.instead().get().lost())).isNotBlank();
   }
@@ -105,8 +106,8 @@ class ExclusionsTest {
     assertThat(order.excluded())
         .filteredOn(
             excluded ->
-                excluded.candidateId().startsWith("adduction-machine")
-                    || excluded.candidateId().startsWith("shin-raise"))
+                excluded.candidateId().text().startsWith("adduction-machine")
+                    || excluded.candidateId().text().startsWith("shin-raise"))
         .hasSize(3)
         .allSatisfy(excluded -> assertThat(excluded.instead()).isEmpty());
   }

@@ -17,6 +17,7 @@ import istmo.core.body.MeasurementKind;
 import istmo.core.body.PainFlag;
 import istmo.core.body.Profile;
 import istmo.core.body.Soreness;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.brief.Brief;
 import istmo.core.ranking.brief.Weights.Criterion;
@@ -49,7 +50,7 @@ class HonestOrderTest {
     assertThat(order.entries().stream().map(Order.Entry::why))
         .isEqualTo(ordered.entries().stream().map(Order.Entry::why).toList());
     assertThat(Orders.places(brief(BACK_OF_THE_THIGH), EVALUATIONS))
-        .isEqualTo(order.entries().stream().map(entry -> entry.ranked().id()).toList());
+        .isEqualTo(order.entries().stream().map(entry -> entry.id()).toList());
   }
 
   /**
@@ -60,8 +61,8 @@ class HonestOrderTest {
   @ValueSource(strings = {"BFL", "ST", "SM"})
   void theSeatedCurlStandsBeforeTheLyingOneAsTheStudyFound(Region region) {
     Order order = Orders.order(brief(new Aim(Map.of(region, 3), Set.of())), EVALUATIONS);
-    Order.Entry seated = entry(order, "seated-leg-curl/usual");
-    Order.Entry lying = entry(order, "lying-leg-curl/usual");
+    Order.Entry seated = entry(order, new CandidateId("seated-leg-curl/usual"));
+    Order.Entry lying = entry(order, new CandidateId("lying-leg-curl/usual"));
     assertThat(seated.stimulus().get(region)).isGreaterThan(lying.stimulus().get(region));
     assertThat(rank(order, "seated-leg-curl/usual"))
         .isPositive()
@@ -74,7 +75,7 @@ class HonestOrderTest {
     Order order = Orders.order(brief(Aim.of(Map.of("RF", 3), Set.of())), EVALUATIONS);
     Order.Entry squat =
         order.all().stream()
-            .filter(entry -> entry.ranked().id().equals("back-squat/high-bar"))
+            .filter(entry -> entry.id().text().equals("back-squat/high-bar"))
             .findFirst()
             .orElseThrow();
     assertThat(squat.studies()).isNotEmpty();
@@ -97,8 +98,8 @@ class HonestOrderTest {
     Order measured =
         Orders.order(
             brief(BACK_OF_THE_THIGH).knowing(EnumSet.allOf(MeasurementKind.class)), EVALUATIONS);
-    assertThat(measured.entries().stream().map(entry -> entry.ranked().id()))
-        .isEqualTo(guessed.entries().stream().map(entry -> entry.ranked().id()).toList());
+    assertThat(measured.entries().stream().map(entry -> entry.id()))
+        .isEqualTo(guessed.entries().stream().map(entry -> entry.id()).toList());
     assertThat(width(measured)).isLessThan(width(guessed));
   }
 
@@ -110,8 +111,8 @@ class HonestOrderTest {
 
   @Test
   void anotherSchoolNeedsNoNewMechanicsAndMovesSome() {
-    Map<String, Evaluation> squeezed = Orders.judgedBy(EVALUATIONS, School.SQUEEZE);
-    Map<String, Evaluation> anew = Orders.evaluate(LIFTER, GYM, School.SQUEEZE);
+    Map<CandidateId, Evaluation> squeezed = Orders.judgedBy(EVALUATIONS, School.SQUEEZE);
+    Map<CandidateId, Evaluation> anew = Orders.evaluate(LIFTER, GYM, School.SQUEEZE);
     squeezed.forEach(
         (id, evaluation) -> {
           if (evaluation instanceof Evaluation.Computed computed) {
@@ -159,7 +160,9 @@ class HonestOrderTest {
     assertThat(three.candidateIds()).hasSize(3);
     assertThat(three.coverage()).isGreaterThan(two.coverage());
     Set<String> exercises =
-        three.candidateIds().stream().map(id -> id.split("/")[0]).collect(Collectors.toSet());
+        three.candidateIds().stream()
+            .map(id -> id.text().split("/")[0])
+            .collect(Collectors.toSet());
     assertThat(exercises).as("different exercises").hasSize(3);
     assertThat(exercises)
         .as("hamstrings are bent at the knee and stretched at the hip")

@@ -3,6 +3,7 @@ package istmo.core.ranking;
 import istmo.core.body.Body;
 import istmo.core.body.Cautions;
 import istmo.core.body.Profile;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.mechanics.Bodies;
@@ -26,7 +27,8 @@ final class OrderCases {
   static final Set<Equipment> EVERYTHING = Equipment.everything();
   static final GymEquipment GYM = GymEquipment.generic(EVERYTHING);
   static final Body LIFTER = Bodies.LIFTER;
-  static final Map<String, Evaluation> EVALUATIONS = Orders.evaluate(LIFTER, GYM, School.STRETCH);
+  static final Map<CandidateId, Evaluation> EVALUATIONS =
+      Orders.evaluate(LIFTER, GYM, School.STRETCH);
   static final Aim BACK_OF_THE_THIGH = Aim.of(Map.of("BFL", 2, "ST", 2, "GMAXM", 1), Set.of());
 
   static Brief brief(Aim aim) {
@@ -39,7 +41,7 @@ final class OrderCases {
   }
 
   static int rank(Order order, String id) {
-    return order.all().stream().map(entry -> entry.ranked().id()).toList().indexOf(id) + 1;
+    return order.all().stream().map(entry -> entry.id().text()).toList().indexOf(id) + 1;
   }
 
   static double value(Order.Entry entry, Criterion criterion) {
@@ -50,10 +52,7 @@ final class OrderCases {
         .value();
   }
 
-  static Order.Entry entry(Order order, String id) {
-    return order.all().stream()
-        .filter(entry -> entry.ranked().id().equals(id))
-        .findFirst()
-        .orElseThrow();
+  static Order.Entry entry(Order order, CandidateId id) {
+    return order.all().stream().filter(entry -> entry.id().equals(id)).findFirst().orElseThrow();
   }
 }

@@ -11,6 +11,7 @@ import istmo.core.body.PainFlag;
 import istmo.core.body.Profile;
 import istmo.core.body.Sex;
 import istmo.core.body.Soreness;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
@@ -48,12 +49,12 @@ class OrdersTest {
 
   private static final Set<Equipment> EVERYTHING = Equipment.everything();
   private static final GymEquipment GENERIC = GymEquipment.generic(Set.of());
-  private static final Map<String, Evaluation> MAN =
+  private static final Map<CandidateId, Evaluation> MAN =
       Orders.evaluate(Bodies.MAN, GENERIC, School.STRETCH);
 
   private static Order order(
       Body body,
-      Map<String, Evaluation> evaluations,
+      Map<CandidateId, Evaluation> evaluations,
       Set<PainFlag> pain,
       Set<Equipment> equipment,
       Map<String, Integer> aim,
@@ -85,7 +86,7 @@ class OrdersTest {
 
   private static double utility(Order order, String candidate) {
     return order.all().stream()
-        .filter(entry -> entry.ranked().id().equals(candidate))
+        .filter(entry -> entry.id().text().equals(candidate))
         .findFirst()
         .orElseThrow()
         .ranked()
@@ -94,7 +95,7 @@ class OrdersTest {
 
   private static int rank(Order order, String candidate) {
     for (int k = 0; k < order.all().size(); k++) {
-      if (order.all().get(k).ranked().id().equals(candidate)) {
+      if (order.all().get(k).id().text().equals(candidate)) {
         return k + 1;
       }
     }
@@ -112,7 +113,7 @@ class OrdersTest {
       for (Sex sex : Sex.values()) {
         double stature = sex == Sex.MALE ? 1.92 : 1.55;
         Body body = new Intake(stature, sex == Sex.MALE ? 100 : 52, sex, thigh, ankle).body();
-        Map<String, Evaluation> evaluations = Orders.evaluate(body, GENERIC, School.STRETCH);
+        Map<CandidateId, Evaluation> evaluations = Orders.evaluate(body, GENERIC, School.STRETCH);
         assertThat(evaluations).hasSize(Catalogue.standard().candidates().size());
         evaluations
             .values()
@@ -126,7 +127,7 @@ class OrdersTest {
                   }
                   if (evaluation instanceof Evaluation.Computed computed) {
                     assertThat(computed.analysis().worstResidualNm())
-                        .as(computed.candidate().id())
+                        .as(computed.candidate().id().text())
                         .isLessThan(0.05); // from there a repetition counts as failed
                   }
                 });
@@ -210,12 +211,12 @@ class OrdersTest {
                 Equipment.LYING_CURL),
             Map.of("BFL", 2, "GMAXM", 2),
             Set.of());
-    assertThat(order.entries().stream().map(entry -> entry.ranked().id()))
+    assertThat(order.entries().stream().map(entry -> entry.id().text()))
         .contains("lying-leg-curl/usual");
-    assertThat(order.entries().get(0).ranked().id()).startsWith("hip-thrust/");
+    assertThat(order.entries().get(0).id().text()).startsWith("hip-thrust/");
     assertThat(order.together().get(0).candidateIds())
-        .anyMatch(id -> id.contains("thrust"))
-        .anyMatch(id -> id.contains("curl"));
+        .anyMatch(id -> id.text().contains("thrust"))
+        .anyMatch(id -> id.text().contains("curl"));
     assertThat(order.hardly().stream().map(entry -> entry.evaluation().candidate().exerciseId()))
         .contains("plate-abduction", "bar-seated-calf-raise");
   }
@@ -243,7 +244,7 @@ class OrdersTest {
     assertThat(bare.shortage().orElseThrow().elsewhere())
         .anySatisfy(
             elsewhere -> {
-              assertThat(elsewhere.candidateId()).startsWith("dumbbell-shin-raise");
+              assertThat(elsewhere.candidateId().text()).startsWith("dumbbell-shin-raise");
               assertThat(elsewhere.needs()).contains("dumbbells");
             });
     Order with =
@@ -256,7 +257,7 @@ class OrdersTest {
             Set.of());
     assertThat(with.shortage()).isEmpty();
     assertThat(with.entries())
-        .allSatisfy(entry -> assertThat(entry.ranked().id()).startsWith("shin-raise/"));
+        .allSatisfy(entry -> assertThat(entry.id().text()).startsWith("shin-raise/"));
   }
 
   /**

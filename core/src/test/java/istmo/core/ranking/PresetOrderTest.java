@@ -82,7 +82,7 @@ class PresetOrderTest {
     assertThat(order.excluded())
         .anyMatch(
             excluded ->
-                excluded.candidateId().equals("back-squat/bottom-half")
+                excluded.candidateId().text().equals("back-squat/bottom-half")
                     && excluded.kind() == Order.Kind.PRESET);
     assertThat(by(Preset.GROWTH, BACK_OF_THE_THIGH).learning()).isEmpty();
   }
@@ -144,8 +144,8 @@ class PresetOrderTest {
                 .limit(5)
                 .mapToDouble(entry -> value(entry, Criterion.RETURN))
                 .sum());
-    assertThat(basics.entries().stream().map(entry -> entry.ranked().id()))
-        .isNotEqualTo(usual.entries().stream().map(entry -> entry.ranked().id()).toList());
+    assertThat(basics.entries().stream().map(entry -> entry.id()))
+        .isNotEqualTo(usual.entries().stream().map(entry -> entry.id()).toList());
   }
 
   @ParameterizedTest

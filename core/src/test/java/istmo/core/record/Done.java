@@ -3,6 +3,7 @@ package istmo.core.record;
 import istmo.core.anatomy.BodyArea;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.training.PerformedSet;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -88,7 +89,7 @@ final class Done {
     for (int k = 0; k < sessions.size(); k++) {
       outings.add(new Outing(last.minusWeeks(sessions.size() - 1L - k), sessions.get(k)));
     }
-    return new Series("leg-extension/usual", Map.of(), outings);
+    return new Series(new CandidateId("leg-extension/usual"), Map.of(), outings);
   }
 
   @SafeVarargs

@@ -11,6 +11,7 @@ import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionValues;
 import istmo.core.anatomy.Sparse;
 import istmo.core.body.Measurement.Side;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.record.Lesson.Act;
 import istmo.core.record.Lesson.Kind;
 import istmo.core.words.RecordWords;
@@ -82,7 +83,7 @@ class LessonsTest {
             new Outing(DAY.minusDays(4), List.of(set(60, 10, 2))),
             new Outing(DAY.minusDays(2), List.of(set(60, 10, 2))),
             new Outing(DAY, List.of(set(60, 10, 2))));
-    assertThat(of(new Series("a/b", Map.of(), days))).isEmpty();
+    assertThat(of(new Series(new CandidateId("a/b"), Map.of(), days))).isEmpty();
   }
 
   @Test

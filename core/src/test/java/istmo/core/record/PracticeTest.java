@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import istmo.core.anatomy.Region;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.record.Practice.Count;
 import istmo.core.record.Practice.Said;
 import istmo.core.record.Practice.Side;
@@ -17,12 +18,17 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class PracticeTest {
-  private static final Side OUT = new Side("leg-press/low", Map.of("toeOut", 30.0, "depth", 100.0));
+  private static final Side OUT =
+      new Side(new CandidateId("leg-press/low"), Map.of("toeOut", 30.0, "depth", 100.0));
   private static final Side STRAIGHT =
-      new Side("leg-press/low", Map.of("toeOut", 0.0, "depth", 100.0));
+      new Side(new CandidateId("leg-press/low"), Map.of("toeOut", 0.0, "depth", 100.0));
 
   private static Said said(String client, double toeOut, Region... felt) {
-    return new Said(client, "leg-press/low", Map.of("toeOut", toeOut, "depth", 80.0), Set.of(felt));
+    return new Said(
+        client,
+        new CandidateId("leg-press/low"),
+        Map.of("toeOut", toeOut, "depth", 80.0),
+        Set.of(felt));
   }
 
   @Test
@@ -35,8 +41,9 @@ class PracticeTest {
             said("b", 9, Region.VL),
             said("b", 0),
             said("b", -5, Region.VM),
-            new Said("a", "leg-press/high", Map.of("toeOut", 30.0), Set.of(Region.VM)),
-            new Said("a", "leg-press/low", Map.of(), Set.of(Region.VM)));
+            new Said(
+                "a", new CandidateId("leg-press/high"), Map.of("toeOut", 30.0), Set.of(Region.VM)),
+            new Said("a", new CandidateId("leg-press/low"), Map.of(), Set.of(Region.VM)));
     Practice practice = Practice.of(OUT, STRAIGHT, Set.of(Region.VM), all);
     assertThat(practice.first())
         .as("28 and beyond 30; not 15 in the middle")
@@ -50,10 +57,14 @@ class PracticeTest {
 
   @Test
   void twoExercisesAreToldByTheirNames() {
-    Side curl = new Side("seated-leg-curl/usual", Map.of("hipAngle", 80.0));
+    Side curl = new Side(new CandidateId("seated-leg-curl/usual"), Map.of("hipAngle", 80.0));
     List<Said> all =
         List.of(
-            new Said("a", "seated-leg-curl/usual", Map.of("hipAngle", 20.0), Set.of(Region.BFL)),
+            new Said(
+                "a",
+                new CandidateId("seated-leg-curl/usual"),
+                Map.of("hipAngle", 20.0),
+                Set.of(Region.BFL)),
             said("a", 30, Region.BFL));
     Practice practice = Practice.of(curl, OUT, Set.of(Region.BFL), all);
     assertThat(practice.first()).isEqualTo(new Count(1, 1, 1));

@@ -8,6 +8,7 @@ import static istmo.core.record.Done.timed;
 import static istmo.core.record.Done.weekly;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import istmo.core.catalogue.CandidateId;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.equipment.Loading;
@@ -165,7 +166,9 @@ class ProgressionTest {
   void theStepIsWhatThisGymsPlatesMake() {
     Series bar =
         new Series(
-            "back-squat/high-bar", Map.of(), List.of(new Outing(DAY, three(60, 12, 12, 12, 2))));
+            new CandidateId("back-squat/high-bar"),
+            Map.of(),
+            List.of(new Outing(DAY, three(60, 12, 12, 12, 2))));
     GymEquipment small =
         new GymEquipment(
             Set.of(Equipment.BARBELL, Equipment.RACK),
@@ -198,7 +201,9 @@ class ProgressionTest {
   void nothingHeavierIsSaidWhereTheLastPlateIsOn() {
     Series bar =
         new Series(
-            "back-squat/high-bar", Map.of(), List.of(new Outing(DAY, three(60, 12, 12, 12, 2))));
+            new CandidateId("back-squat/high-bar"),
+            Map.of(),
+            List.of(new Outing(DAY, three(60, 12, 12, 12, 2))));
     GymEquipment last =
         new GymEquipment(
             Set.of(Equipment.BARBELL, Equipment.RACK), Map.of(), new Plates(Map.of(20.0, 1)));

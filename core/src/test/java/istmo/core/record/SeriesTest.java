@@ -14,6 +14,7 @@ import istmo.core.anatomy.RegionValues;
 import istmo.core.anatomy.Sparse;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.training.PerformedSet;
 import java.time.LocalDate;
@@ -159,11 +160,16 @@ class SeriesTest {
     LocalDate monday = LocalDate.of(2026, 9, 7);
     List<WeeklySets.Count> counts =
         List.of(
-            new WeeklySets.Count(monday, "a/b", 2, SetRecord.Kind.WORK, Side.NONE, 3),
-            new WeeklySets.Count(monday, "a/b", 6, SetRecord.Kind.WORK, Side.NONE, 2),
-            new WeeklySets.Count(monday, "a/b", 0, SetRecord.Kind.DROP, Side.NONE, 2),
-            new WeeklySets.Count(monday, "c/d", 2, SetRecord.Kind.WORK, Side.LEFT, 2),
-            new WeeklySets.Count(monday, "c/d", 2, SetRecord.Kind.WORK, Side.RIGHT, 2));
+            new WeeklySets.Count(
+                monday, new CandidateId("a/b"), 2, SetRecord.Kind.WORK, Side.NONE, 3),
+            new WeeklySets.Count(
+                monday, new CandidateId("a/b"), 6, SetRecord.Kind.WORK, Side.NONE, 2),
+            new WeeklySets.Count(
+                monday, new CandidateId("a/b"), 0, SetRecord.Kind.DROP, Side.NONE, 2),
+            new WeeklySets.Count(
+                monday, new CandidateId("c/d"), 2, SetRecord.Kind.WORK, Side.LEFT, 2),
+            new WeeklySets.Count(
+                monday, new CandidateId("c/d"), 2, SetRecord.Kind.WORK, Side.RIGHT, 2));
     List<WeeklySets> weeks =
         WeeklySets.of(
             counts,
@@ -171,7 +177,7 @@ class SeriesTest {
             monday,
             id ->
                 Sparse.values(
-                    id.equals("a/b")
+                    id.text().equals("a/b")
                         ? Map.of(Region.VL, 1.0)
                         : Map.of(Region.VL, 0.5, Region.RF, 1.0)));
     assertThat(weeks).hasSize(2);

@@ -2,7 +2,7 @@ package istmo.core.search;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.resource.TextTable;
 import istmo.core.search.Findable.Kind;
 import istmo.core.words.Words;
@@ -36,7 +36,7 @@ class FinderTest {
       List<String> found =
           find(part[0]).stream()
               .limit(FIRST)
-              .map(hit -> Candidate.exerciseId(hit.thing().id()))
+              .map(hit -> new CandidateId(hit.thing().id()).exerciseId())
               .toList();
       if (!found.contains(meant)) {
         wrong.add(part[0].trim() + " gives " + found + ", meant is " + meant);
@@ -54,7 +54,7 @@ class FinderTest {
     "bulgarain, rear-raised-split-squat"
   })
   void oneSlipOfTheKeysIsForgiven(String typed, String meant) {
-    assertThat(find(typed).stream().map(hit -> Candidate.exerciseId(hit.thing().id())))
+    assertThat(find(typed).stream().map(hit -> new CandidateId(hit.thing().id()).exerciseId()))
         .contains(meant);
   }
 

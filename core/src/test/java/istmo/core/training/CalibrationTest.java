@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import istmo.core.body.Body;
 import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
@@ -248,7 +249,10 @@ class CalibrationTest {
       LoadEstimate estimate = load(id, found, PLACE, 1).orElseThrow();
       double model = analysis(found.orElseThrow().applied(MAN), id).limitKg();
       double usual =
-          Math.exp(UsualLoads.beside(id, found.orElseThrow().maxima()).orElseThrow().ln());
+          Math.exp(
+              UsualLoads.beside(new CandidateId(id), found.orElseThrow().maxima())
+                  .orElseThrow()
+                  .ln());
       double repetitions =
           LoadEstimate.middle(Catalogue.standard().candidate(id).exercise().repetitions()) + 2;
       assertThat(estimate.highKg())
@@ -268,13 +272,13 @@ class CalibrationTest {
     int told = 0;
     for (Candidate candidate : Catalogue.standard().candidates()) {
       if (canBeDone(candidate)) {
-        Optional<LoadEstimate> estimate = load(candidate.id(), found, PLACE, 1);
+        Optional<LoadEstimate> estimate = load(candidate.id().text(), found, PLACE, 1);
         if (estimate.isEmpty()) {
           continue; // a stack that is not measured
         }
         told++;
         assertThat(estimate)
-            .as(candidate.id())
+            .as(candidate.id().text())
             .hasValueSatisfying(
                 loadEstimate -> {
                   assertThat(loadEstimate.lowKg()).isBetween(0.0, loadEstimate.highKg());

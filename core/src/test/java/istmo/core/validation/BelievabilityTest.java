@@ -9,6 +9,7 @@ import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
 import istmo.core.body.Profile;
 import istmo.core.body.Sex;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
@@ -302,7 +303,7 @@ class BelievabilityTest {
                     .values()
                     .forEach(
                         body -> {
-                          Map<String, Evaluation> evaluations =
+                          Map<CandidateId, Evaluation> evaluations =
                               Orders.evaluate(body, gym, School.STRETCH);
                           aims()
                               .forEach(
@@ -357,7 +358,7 @@ class BelievabilityTest {
   }
 
   private static Order order(
-      Body body, GymEquipment gym, List<String> regions, Map<String, Evaluation> evaluations) {
+      Body body, GymEquipment gym, List<String> regions, Map<CandidateId, Evaluation> evaluations) {
     Map<String, Integer> weights = new TreeMap<>();
     regions.forEach(id -> weights.put(id, 2));
     return Orders.order(

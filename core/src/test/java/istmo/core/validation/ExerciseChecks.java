@@ -6,6 +6,7 @@ import static istmo.core.validation.Measures.PRACTICE;
 import istmo.core.anatomy.Region;
 import istmo.core.body.Cautions;
 import istmo.core.body.Profile;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.ranking.brief.Aim;
@@ -43,7 +44,7 @@ final class ExerciseChecks {
 
   /** Which kind of exercise an order puts first, everything being there. */
   private static void firstPicks(List<Row> rows) {
-    Map<String, Evaluation> all =
+    Map<CandidateId, Evaluation> all =
         Orders.evaluate(MAN, GymEquipment.generic(Set.of()), School.STRETCH);
     GymEquipment everything = GymEquipment.generic(Equipment.everything());
     Map<String, String> kinds = new LinkedHashMap<>();
@@ -66,7 +67,7 @@ final class ExerciseChecks {
                   Aim.of(Map.of(region, 3), Set.of()),
                   School.STRETCH,
                   Optional.empty());
-          String first = Orders.order(brief, all).firstPick().orElseThrow().candidateId();
+          String first = Orders.order(brief, all).firstPick().orElseThrow().candidateId().text();
           rows.add(
               Row.holds(
                   "face",

@@ -214,7 +214,7 @@ final class MachineChecks {
     for (Exercise exercise : Catalogue.standard().exercises()) {
       if (exercise.group().isPresent()) {
         RegionGroup own = exercise.group().get();
-        RegionValues byRegion = of(Catalogue.standard().candidatesOf(exercise).get(0).id());
+        RegionValues byRegion = of(Catalogue.standard().candidatesOf(exercise).get(0).id().text());
         Map<RegionGroup, Double> groups = Stimulus.byGroup(byRegion);
         double next =
             groups.entrySet().stream()

@@ -3,6 +3,7 @@ package istmo.core.validation;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionValues;
 import istmo.core.body.Body;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.evidence.CommonPractice;
 import istmo.core.evidence.Evidence;
@@ -26,7 +27,7 @@ record PracticeRows(int all, int without, int with, int surely, int surelyWithou
     Evidence untold = Evidence.of(School.STUDIES_ONLY);
     int[] count = new int[6];
     for (Body body : bodies) {
-      Map<String, Evaluation> evaluations = Orders.evaluate(body, gym, School.STRETCH);
+      Map<CandidateId, Evaluation> evaluations = Orders.evaluate(body, gym, School.STRETCH);
       for (Finding finding : CommonPractice.standard().all()) {
         Evaluation more = evaluations.get(finding.setUpA().orElseThrow().candidateId());
         Evaluation less = evaluations.get(finding.setUpB().orElseThrow().candidateId());

@@ -19,6 +19,7 @@ public class CoachEntity {
 
   protected CoachEntity() {}
 
+  /** A coach who cannot sign in yet. */
   public CoachEntity(UUID id, String name, Instant createdAt) {
     this.id = id;
     this.name = name;
@@ -45,6 +46,7 @@ public class CoachEntity {
     return passwordHash;
   }
 
+  /** Lets the coach sign in under a name with a password, of which only the hash is kept. */
   public void setPassword(String newSignInName, String newHash) {
     signInName = newSignInName;
     passwordHash = newHash;

@@ -10,6 +10,7 @@ import istmo.app.schools.Schools;
 import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Region;
 import istmo.core.body.Cautions;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.drawing.Grips;
 import istmo.core.drawing.Stage;
 import istmo.core.mechanics.Analysis;
@@ -57,7 +58,7 @@ class BenchController {
   record SideInput(
       UUID clientId,
       UUID gymId,
-      String candidateId,
+      CandidateId candidateId,
       Map<String, Double> setup,
       Boolean stiffToday) {}
 
@@ -97,7 +98,7 @@ class BenchController {
   record SideView(
       UUID clientId,
       String clientName,
-      String candidateId,
+      CandidateId candidateId,
       String name,
       Map<String, Double> setup,
       List<FactView> changes,

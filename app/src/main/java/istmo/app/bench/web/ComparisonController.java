@@ -5,6 +5,7 @@ import istmo.app.platform.FactView;
 import istmo.app.platform.Needed;
 import istmo.app.platform.Rounded;
 import istmo.app.schools.Schools;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.evidence.Posterior;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.Alternative.Criterion;
@@ -34,7 +35,7 @@ class ComparisonController {
   }
 
   /** Without a set-up, the usual one as far as this client takes it. */
-  record MemberInput(String candidateId, Map<String, Double> setup) {}
+  record MemberInput(CandidateId candidateId, Map<String, Double> setup) {}
 
   /** aim: region id to 1, 2 or 3; may be empty. members: two to four. */
   record ComparisonInput(

@@ -3,6 +3,7 @@ package istmo.app.bench.web;
 import istmo.app.bench.Bench;
 import istmo.app.catalogue.Variants;
 import istmo.app.platform.Needed;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.TapelessStart;
 import istmo.core.words.Words;
 import java.util.Arrays;
@@ -36,7 +37,7 @@ class StartController {
   record StartInput(
       UUID clientId,
       UUID gymId,
-      String candidateId,
+      CandidateId candidateId,
       TapelessStart way,
       Map<String, Double> answers,
       Boolean stiffToday) {}
@@ -45,7 +46,7 @@ class StartController {
 
   /** The ways that suit a candidate; without one, all. */
   @GetMapping("/api/starts")
-  List<StartWayView> ways(@RequestParam Optional<String> candidateId) {
+  List<StartWayView> ways(@RequestParam Optional<CandidateId> candidateId) {
     List<TapelessStart> ways =
         candidateId
             .map(id -> TapelessStart.of(variants.candidate(id)))

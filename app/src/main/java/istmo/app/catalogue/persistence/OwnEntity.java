@@ -27,10 +27,12 @@ public abstract class OwnEntity {
     this.createdAt = createdAt;
   }
 
+  /** Takes it out of lists; what has it keeps it. */
   public void retire(Instant at) {
     retiredAt = at;
   }
 
+  /** Puts it back into lists. */
   public void putBack() {
     retiredAt = null;
   }

@@ -20,12 +20,14 @@ public class OwnExerciseEntity extends OwnEntity {
 
   protected OwnExerciseEntity() {}
 
+  /** A coach's own exercise by word. */
   public OwnExerciseEntity(
       UUID id, UUID coachId, String name, OwnExerciseDocument said, Instant createdAt) {
     super(id, coachId, name, createdAt);
     this.said = said;
   }
 
+  /** Changes its name and what is said of it. */
   public void say(String newName, OwnExerciseDocument newSaid) {
     rename(newName);
     said = newSaid;

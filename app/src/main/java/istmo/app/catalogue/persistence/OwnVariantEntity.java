@@ -19,6 +19,7 @@ public class OwnVariantEntity extends OwnEntity {
 
   protected OwnVariantEntity() {}
 
+  /** A coach's own variant of an exercise; its set-up by parameter id. */
   public OwnVariantEntity(
       UUID id,
       UUID coachId,

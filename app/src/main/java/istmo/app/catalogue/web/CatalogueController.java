@@ -13,6 +13,7 @@ import istmo.core.body.SoreMovement;
 import istmo.core.body.Soreness;
 import istmo.core.catalogue.ByWord;
 import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.catalogue.Movement;
@@ -78,7 +79,7 @@ class CatalogueController {
       Caution id, String label, boolean asksClearance, String reason, String advice) {}
 
   /** retired: an own variant that was taken out; it is in no order, but sessions may have it. */
-  record CandidateView(String id, String name, boolean own, boolean retired) {
+  record CandidateView(CandidateId id, String name, boolean own, boolean retired) {
     static CandidateView own(Candidate candidate, boolean retired) {
       return new CandidateView(candidate.id(), candidate.name(), true, retired);
     }
@@ -158,7 +159,7 @@ class CatalogueController {
    */
   record ByWordView(
       String id,
-      String candidateId,
+      CandidateId candidateId,
       String name,
       List<String> alsoCalled,
       List<String> needs,

@@ -1,6 +1,7 @@
 package istmo.app.catalogue.web;
 
 import istmo.app.platform.DrawingView;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.drawing.Drawing;
 import istmo.core.drawing.Pictures;
@@ -21,7 +22,7 @@ class PicturesController {
 
   /** The picture of a candidate: machine and lifter, in m. */
   record PictureView(
-      String candidateId,
+      CandidateId candidateId,
       List<DrawingView.LineView> machine,
       List<DrawingView.CircleView> rounds,
       List<DrawingView.LineView> body) {}
@@ -35,7 +36,7 @@ class PicturesController {
             .toList();
   }
 
-  private static PictureView view(String candidateId, Drawing drawing) {
+  private static PictureView view(CandidateId candidateId, Drawing drawing) {
     return new PictureView(
         candidateId,
         drawing.machine().stream().map(DrawingView.LineView::of).toList(),

@@ -3,6 +3,7 @@ package istmo.app.catalogue.web;
 import istmo.app.catalogue.Variants;
 import istmo.app.platform.Needed;
 import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.CandidateId;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
@@ -49,13 +50,13 @@ class VariantController {
   @DeleteMapping("/{exerciseId}/{variant}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void retire(@PathVariable String exerciseId, @PathVariable String variant) {
-    variants.retire(exerciseId + "/" + variant);
+    variants.retire(new CandidateId(exerciseId + "/" + variant));
   }
 
   /** Puts one back that was taken out. */
   @PutMapping("/{exerciseId}/{variant}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void putBack(@PathVariable String exerciseId, @PathVariable String variant) {
-    variants.putBack(exerciseId + "/" + variant);
+    variants.putBack(new CandidateId(exerciseId + "/" + variant));
   }
 }

@@ -59,12 +59,14 @@ public class ClientEntity {
 
   protected ClientEntity() {}
 
+  /** A client of whom nothing is written yet. */
   public ClientEntity(UUID id, UUID coachId, Instant createdAt) {
     this.id = id;
     this.coachId = coachId;
     this.createdAt = createdAt;
   }
 
+  /** Writes everything that an intake says. */
   public void write(String newName, Intake intake, Profile newProfile, Cautions newCautions) {
     name = newName;
     statureM = intake.statureM();
@@ -94,14 +96,17 @@ public class ClientEntity {
     return name;
   }
 
+  /** Stature, mass, sex and proportions. */
   public Intake intake() {
     return new Intake(statureM, massKg, sex, thigh, ankle);
   }
 
+  /** How the client trains, and what they like. */
   public Profile profile() {
     return profile.profile();
   }
 
+  /** What asks for caution. */
   public Cautions cautions() {
     return new Cautions(
         pain.stream().map(StoredSoreness::soreness).toList(),

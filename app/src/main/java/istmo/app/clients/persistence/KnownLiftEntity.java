@@ -26,11 +26,12 @@ public class KnownLiftEntity {
 
   protected KnownLiftEntity() {}
 
+  /** A lift of a client's. */
   public KnownLiftEntity(UUID id, UUID coachId, UUID clientId, KnownLift lift, Instant createdAt) {
     this.id = id;
     this.coachId = coachId;
     this.clientId = clientId;
-    this.candidateId = lift.candidateId();
+    this.candidateId = lift.candidateId().text();
     this.loadKg = lift.set().loadKg();
     this.repetitions = lift.set().repetitions();
     this.reserve = lift.set().reserve();
@@ -54,6 +55,7 @@ public class KnownLiftEntity {
     return createdAt;
   }
 
+  /** The lift as the core takes it. */
   public KnownLift lift() {
     return new KnownLift(
         Catalogue.standard().candidate(candidateId),

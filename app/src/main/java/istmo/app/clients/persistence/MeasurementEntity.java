@@ -31,6 +31,7 @@ public class MeasurementEntity {
 
   protected MeasurementEntity() {}
 
+  /** A reading of a client's. */
   public MeasurementEntity(
       UUID id, UUID coachId, UUID clientId, Measurement measurement, Instant createdAt) {
     this.id = id;
@@ -55,6 +56,7 @@ public class MeasurementEntity {
     return clientId;
   }
 
+  /** The reading as the core takes it. */
   public Measurement measurement() {
     return new Measurement(kind, side, value, takenOn);
   }

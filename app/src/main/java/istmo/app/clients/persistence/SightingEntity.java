@@ -1,6 +1,7 @@
 package istmo.app.clients.persistence;
 
 import istmo.app.clients.SightingDocument;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.picture.Sighting;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
@@ -29,12 +30,13 @@ public class SightingEntity {
 
   protected SightingEntity() {}
 
+  /** What was seen of a client in one exercise. */
   public SightingEntity(
       UUID id, UUID coachId, UUID clientId, Sighting sighting, Instant createdAt) {
     this.id = id;
     this.coachId = coachId;
     this.clientId = clientId;
-    this.candidateId = sighting.candidateId();
+    this.candidateId = sighting.candidateId().text();
     this.seenOn = sighting.on();
     this.loadKg = sighting.loadKg();
     this.told = SightingDocument.of(sighting);
@@ -49,7 +51,9 @@ public class SightingEntity {
     return clientId;
   }
 
+  /** The same as the core takes it. */
   public Sighting sighting() {
-    return new Sighting(seenOn, candidateId, loadKg, told.coreShifts(), told.corePosed());
+    return new Sighting(
+        seenOn, new CandidateId(candidateId), loadKg, told.coreShifts(), told.corePosed());
   }
 }

@@ -5,6 +5,7 @@ import istmo.app.clients.Clients;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Needed;
 import istmo.app.platform.Rounded;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.training.KnownLift;
@@ -36,7 +37,7 @@ class LiftController {
   }
 
   record LiftInput(
-      String candidateId, Double loadKg, Integer repetitions, Double reserve, LocalDate on) {
+      CandidateId candidateId, Double loadKg, Integer repetitions, Double reserve, LocalDate on) {
     KnownLift lift(Catalogue catalogue) {
       new Needed()
           .field("candidateId", candidateId)
@@ -56,7 +57,7 @@ class LiftController {
 
   record LiftView(
       UUID id,
-      String candidateId,
+      CandidateId candidateId,
       String name,
       double loadKg,
       int repetitions,

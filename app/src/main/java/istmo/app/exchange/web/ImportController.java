@@ -6,6 +6,7 @@ import istmo.app.exchange.SetsTable;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Needed;
 import istmo.app.sessions.EarlierSets;
+import istmo.core.catalogue.CandidateId;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
@@ -58,7 +59,7 @@ class ImportController {
   record ImportColumnView(String header, String sample, SetsTable.Field field) {}
 
   record ImportExerciseView(
-      String name, int sets, @MayBeMissing String candidateId, boolean skipped) {}
+      String name, int sets, @MayBeMissing CandidateId candidateId, boolean skipped) {}
 
   record ImportFaultView(String field, String message) {}
 

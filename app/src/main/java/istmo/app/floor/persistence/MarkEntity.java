@@ -1,5 +1,6 @@
 package istmo.app.floor.persistence;
 
+import istmo.core.catalogue.CandidateId;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -27,8 +28,8 @@ public class MarkEntity {
     return gymId;
   }
 
-  public String getCandidateId() {
-    return candidateId;
+  public CandidateId getCandidateId() {
+    return new CandidateId(candidateId);
   }
 
   public String getWords() {

@@ -10,6 +10,7 @@ import istmo.app.sessions.SetLog;
 import istmo.core.anatomy.BodyArea;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.record.Pain;
 import istmo.core.record.SetRecord;
@@ -109,7 +110,7 @@ class FloorChangesController {
   record ItemChange(
       UUID sessionId,
       UUID itemId,
-      String candidateId,
+      CandidateId candidateId,
       @MayBeMissing Map<String, Double> setup,
       @MayBeMissing PrescriptionDocument prescription,
       @MayBeMissing UUID replaces) {
@@ -129,7 +130,7 @@ class FloorChangesController {
     }
   }
 
-  record MarkChange(UUID clientId, UUID gymId, String candidateId, String words, Instant at) {
+  record MarkChange(UUID clientId, UUID gymId, CandidateId candidateId, String words, Instant at) {
     Message message() {
       new Needed()
           .field("clientId", clientId)

@@ -9,6 +9,7 @@ import istmo.core.anatomy.BodyArea;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
 import istmo.core.catalogue.AnyExercise;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.movement.SetupParameter;
 import istmo.core.plan.Flow;
 import istmo.core.plan.Offer;
@@ -111,14 +112,17 @@ final class FloorViews {
 
   /** An exercise that could take the place of another. */
   record FloorSwapView(
-      String candidateId, String name, Map<String, Double> setup, FloorExerciseView exercise) {}
+      CandidateId candidateId,
+      String name,
+      Map<String, Double> setup,
+      FloorExerciseView exercise) {}
 
   /**
    * refusal: why it is left out, or empty; reserve: repetitions to leave, asked or usual; basis:
    * what the load rests on.
    */
   record FloorExerciseView(
-      String candidateId,
+      CandidateId candidateId,
       String exerciseId,
       String name,
       boolean oneLeg,
@@ -166,7 +170,7 @@ final class FloorViews {
   record PainAdviceView(PainFlag joint, String label, List<List<String>> byLevel) {}
 
   static FloorExerciseView exercise(
-      Floor.Exercise exercise, String candidateId, Map<String, Double> setup) {
+      Floor.Exercise exercise, CandidateId candidateId, Map<String, Double> setup) {
     AnyExercise anyExercise = exercise.trainable().exercise();
     Optional<WorkingLoad> load = exercise.load();
     return new FloorExerciseView(

@@ -44,17 +44,20 @@ public class GymEntity {
 
   protected GymEntity() {}
 
+  /** A gym of which nothing is written yet. */
   public GymEntity(UUID id, UUID coachId, Instant createdAt) {
     this.id = id;
     this.coachId = coachId;
     this.createdAt = createdAt;
   }
 
+  /** Changes its name and what it has. */
   public void write(String newName, Set<Equipment> newEquipment) {
     name = newName;
     equipment = Equipment.ids(newEquipment);
   }
 
+  /** Keeps what is measured of its machines and plates, and the pulls behind it. */
   public void know(GymEquipment known, Map<Equipment, List<Pull>> newPulls) {
     measured = known.measuredById();
     plates = StoredPlates.of(known.plates());
@@ -63,10 +66,12 @@ public class GymEntity {
     pulls = byId;
   }
 
+  /** Takes it out of lists; sessions that were there keep it. */
   public void takeOut(Instant at) {
     removedAt = at;
   }
 
+  /** Puts it back into lists. */
   public void putBack() {
     removedAt = null;
   }
@@ -91,10 +96,12 @@ public class GymEntity {
     return name;
   }
 
+  /** What it has, and what is measured of it. */
   public GymEquipment equipment() {
     return GymEquipment.of(equipment, measured, StoredPlates.plates(plates));
   }
 
+  /** Pulls on levers, by machine. */
   public Map<Equipment, List<Pull>> pulls() {
     Map<Equipment, List<Pull>> byItem = new EnumMap<>(Equipment.class);
     pulls.forEach((id, all) -> byItem.put(Equipment.of(id), all));

@@ -13,7 +13,7 @@ import istmo.app.platform.Rounded;
 import istmo.app.platform.Written;
 import istmo.app.schools.Schools;
 import istmo.core.body.MeasurementKind;
-import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Improvisation;
 import istmo.core.equipment.Equipment;
 import istmo.core.evidence.Finding;
@@ -94,7 +94,7 @@ class OrderController {
    * move it up; variants: the same exercise in its other set-ups, best first.
    */
   record EntryView(
-      String candidateId,
+      CandidateId candidateId,
       String exerciseId,
       String name,
       double utility,
@@ -118,16 +118,16 @@ class OrderController {
       List<EntryView> variants) {}
 
   /** What would train the aim elsewhere, and what it needs. */
-  record ElsewhereView(String candidateId, String name, List<String> needs) {}
+  record ElsewhereView(CandidateId candidateId, String name, List<String> needs) {}
 
   /** Nothing here trains the aim well: what would, and how it is done without a machine. */
   record ShortageView(
       FactView fact, List<ElsewhereView> elsewhere, List<ImprovisationView> improvised) {}
 
-  record SubstituteView(String candidateId, String name, double alikeness, String lost) {}
+  record SubstituteView(CandidateId candidateId, String name, double alikeness, String lost) {}
 
   record ExcludedView(
-      String candidateId,
+      CandidateId candidateId,
       String name,
       Order.Kind kind,
       FactView reason,
@@ -140,13 +140,13 @@ class OrderController {
    */
   record ImprovisationView(String title, List<String> setUp, List<String> safety) {}
 
-  record FirstPickView(String candidateId, List<FactView> decidedBy) {}
+  record FirstPickView(CandidateId candidateId, List<FactView> decidedBy) {}
 
   /**
    * The best two or three together: what each is there for, and how much of what the aim asks they
    * cover.
    */
-  record TogetherView(List<String> candidateIds, double coverage, List<FactView> members) {}
+  record TogetherView(List<CandidateId> candidateIds, double coverage, List<FactView> members) {}
 
   /**
    * entries: one for each exercise, best first; hardly: what is here and hardly trains the aim, no
@@ -161,7 +161,7 @@ class OrderController {
       List<ExcludedView> excluded,
       @MayBeMissing FirstPickView firstPick,
       List<TogetherView> together,
-      List<String> learning,
+      List<CandidateId> learning,
       List<FactView> notes) {}
 
   /** Places by one school: exercise id to its place. */
@@ -279,9 +279,7 @@ class OrderController {
         .map(
             school -> {
               Map<String, Integer> places = new LinkedHashMap<>();
-              school
-                  .places()
-                  .forEach(id -> places.put(Candidate.exerciseId(id), places.size() + 1));
+              school.places().forEach(id -> places.put(id.exerciseId(), places.size() + 1));
               return new SchoolPlacesView(school.school().id(), school.school().label(), places);
             })
         .toList();

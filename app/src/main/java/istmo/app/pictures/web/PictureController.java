@@ -5,6 +5,7 @@ import istmo.app.pictures.Pictures;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Needed;
 import istmo.app.platform.Rounded;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.movement.SetupParameter;
 import istmo.core.picture.Figure;
@@ -62,7 +63,7 @@ class PictureController {
 
   /** Without a load, the usual working load; without a set-up, the usual one. */
   record PictureInput(
-      String candidateId,
+      CandidateId candidateId,
       UUID gymId,
       Map<String, Double> setup,
       Double loadKg,
@@ -144,7 +145,7 @@ class PictureController {
   record SightingView(
       UUID id,
       LocalDate on,
-      String candidateId,
+      CandidateId candidateId,
       String exerciseId,
       String name,
       double loadKg,
@@ -310,12 +311,12 @@ class PictureController {
   }
 
   /** A candidate may have left the catalogue since. */
-  private static String name(String candidateId) {
+  private static String name(CandidateId candidateId) {
     return Catalogue.standard().candidates().stream()
         .filter(candidate -> candidate.id().equals(candidateId))
         .map(candidate -> candidate.name())
         .findFirst()
-        .orElse(candidateId);
+        .orElse(candidateId.text());
   }
 
   private static ValueView degrees(String id, Figure figure) {

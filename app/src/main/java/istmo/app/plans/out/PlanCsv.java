@@ -7,6 +7,7 @@ import istmo.app.plans.PlanDocument.ItemDocument;
 import istmo.app.plans.PlanFile;
 import istmo.app.platform.Cells;
 import istmo.app.sessions.PrescriptionDocument;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.plan.Pairing;
 import istmo.core.plan.Scheme;
 import istmo.core.quantity.InvalidInput;
@@ -22,7 +23,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.function.Function;
-import java.util.function.UnaryOperator;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
@@ -82,7 +82,8 @@ public final class PlanCsv {
    *
    * @param name of a candidate, for people; it is not read back
    */
-  public static String write(PlanBrief brief, PlanDocument plan, UnaryOperator<String> name) {
+  public static String write(
+      PlanBrief brief, PlanDocument plan, Function<CandidateId, String> name) {
     StringBuilder out = new StringBuilder();
     try (CSVPrinter csv =
         new CSVPrinter(
@@ -111,7 +112,7 @@ public final class PlanCsv {
           for (ItemDocument document : day.bouts().get(b)) {
             List<Object> row = new ArrayList<>(ofDay);
             row.add(b + 1);
-            row.addAll(cells(document, name.apply(document.candidateId())));
+            row.addAll(cells(document, name.apply(new CandidateId(document.candidateId()))));
             csv.printRecord(filled(row));
           }
         }

@@ -32,6 +32,7 @@ public class PlanEntity {
 
   protected PlanEntity() {}
 
+  /** A plan at its first revision. */
   public PlanEntity(
       UUID id, UUID coachId, UUID clientId, UUID gymId, PlanBrief brief, Instant createdAt) {
     this.id = id;
@@ -43,15 +44,18 @@ public class PlanEntity {
     this.changedAt = createdAt;
   }
 
+  /** Another of its revisions is the one that counts. */
   public void moveTo(int revision, Instant at) {
     head = revision;
     changedAt = at;
   }
 
+  /** Takes it out of lists. */
   public void remove(Instant at) {
     removedAt = at;
   }
 
+  /** Puts it back into lists. */
   public void putBack() {
     removedAt = null;
   }

@@ -26,6 +26,7 @@ public class PlanRevisionEntity {
 
   protected PlanRevisionEntity() {}
 
+  /** A plan as it was after one change. */
   public PlanRevisionEntity(
       UUID id,
       UUID coachId,

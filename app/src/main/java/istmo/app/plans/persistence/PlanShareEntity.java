@@ -19,6 +19,7 @@ public class PlanShareEntity {
 
   protected PlanShareEntity() {}
 
+  /** A link to a plan; of its token only the hash is kept. */
   public PlanShareEntity(UUID id, UUID coachId, UUID planId, String tokenHash, Instant createdAt) {
     this.id = id;
     this.coachId = coachId;
@@ -27,6 +28,7 @@ public class PlanShareEntity {
     this.createdAt = createdAt;
   }
 
+  /** The link leads nowhere from now on. */
   public void revoke(Instant at) {
     revokedAt = at;
   }

@@ -161,7 +161,7 @@ class OutController {
         PlanCsv.write(
             plan.brief(),
             plan.document(),
-            candidate -> plan.offers().find(candidate).map(Offer::name).orElse(candidate));
+            candidate -> plan.offers().find(candidate).map(Offer::name).orElse(candidate.text()));
     return file(
         csv.getBytes(StandardCharsets.UTF_8),
         new MediaType("text", "csv", StandardCharsets.UTF_8),

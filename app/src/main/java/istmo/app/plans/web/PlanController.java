@@ -15,6 +15,7 @@ import istmo.app.platform.Needed;
 import istmo.app.platform.Rounded;
 import istmo.app.sessions.PrescriptionDocument;
 import istmo.core.body.PainFlag;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.equipment.Equipment;
 import istmo.core.plan.Block;
 import istmo.core.plan.Composer;
@@ -111,7 +112,7 @@ class PlanController {
       String region, double has, double asked, FactView reason, List<FactView> ways) {}
 
   record SwapView(
-      String candidateId,
+      CandidateId candidateId,
       String name,
       double alike,
       List<String> changes,
@@ -119,7 +120,7 @@ class PlanController {
 
   /** shares: what a set gives of each region beside the best here. */
   record OfferView(
-      String candidateId,
+      CandidateId candidateId,
       String exerciseId,
       String name,
       boolean byWord,
@@ -340,7 +341,8 @@ class PlanController {
   FigureView figure(
       @PathVariable UUID id, @PathVariable String exerciseId, @PathVariable String variant) {
     Plan plan = plans.get(id);
-    String candidate = plan.offers().get(exerciseId + "/" + variant).candidateId();
+    CandidateId candidate =
+        plan.offers().get(new CandidateId(exerciseId + "/" + variant)).candidateId();
     return plan.offers()
         .figure(candidate, plan.client().body(false))
         .map(figure -> new FigureView(DrawingView.of(figure.side()), DrawingView.of(figure.plan())))

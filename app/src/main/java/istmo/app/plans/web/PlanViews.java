@@ -11,7 +11,7 @@ import istmo.app.platform.Rounded;
 import istmo.app.sessions.PrescriptionDocument;
 import istmo.core.anatomy.BodyArea;
 import istmo.core.anatomy.Region;
-import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.plan.Block;
 import istmo.core.plan.Coverage;
 import istmo.core.plan.Offer;
@@ -91,7 +91,7 @@ final class PlanViews {
    */
   record PlannedItemView(
       String id,
-      String candidateId,
+      CandidateId candidateId,
       String exerciseId,
       String name,
       boolean byWord,
@@ -267,7 +267,7 @@ final class PlanViews {
       return new PlannedItemView(
           item.id(),
           item.candidateId(),
-          Candidate.exerciseId(item.candidateId()),
+          item.candidateId().exerciseId(),
           plan.offers().name(item.candidateId()),
           false,
           item.pinned(),

@@ -35,6 +35,7 @@ public class LessonAnswerEntity {
 
   protected LessonAnswerEntity() {}
 
+  /** What a coach made of a lesson of a client's record. */
   public LessonAnswerEntity(
       UUID id, UUID coachId, UUID clientId, Lesson.Kind kind, String subject) {
     this.id = id;
@@ -68,6 +69,7 @@ public class LessonAnswerEntity {
     return subject;
   }
 
+  /** The proposal that was accepted; empty where the lesson was put aside. */
   public Optional<Taken> taken() {
     return accepted ? Optional.of(new Taken(act, words)) : Optional.empty();
   }

@@ -9,6 +9,7 @@ import istmo.app.record.Records;
 import istmo.core.anatomy.BodyArea;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Trainable;
 import istmo.core.movement.SetupParameter;
 import istmo.core.quantity.Allowed;
@@ -53,7 +54,7 @@ class RecordController {
 
   record SeriesLineView(
       UUID id,
-      String candidateId,
+      CandidateId candidateId,
       String name,
       List<String> setup,
       long outings,
@@ -67,14 +68,14 @@ class RecordController {
       String clientName,
       boolean learns,
       List<SeriesLineView> series,
-      Map<String, List<String>> said) {}
+      Map<CandidateId, List<String>> said) {}
 
   /** The series of a client, newest first: what is trained, how it goes, and what stands out. */
   @GetMapping
   RecordView overview(@PathVariable UUID clientId) {
     Records.Overview overview = records.overview(clientId);
-    Function<String, Trainable> names = trainables.all();
-    Map<String, List<String>> said = new LinkedHashMap<>();
+    Function<CandidateId, Trainable> names = trainables.all();
+    Map<CandidateId, List<String>> said = new LinkedHashMap<>();
     overview
         .experience()
         .byCandidate()
@@ -185,7 +186,7 @@ class RecordController {
 
   /** outings: the newest, oldest first. */
   record SeriesView(
-      String candidateId,
+      CandidateId candidateId,
       String name,
       List<String> setup,
       List<MaximumView> maxima,
@@ -302,7 +303,7 @@ class RecordController {
 
   record SaidView(
       LocalDate on,
-      String candidateId,
+      CandidateId candidateId,
       String name,
       List<String> felt,
       @MayBeMissing PainFlag joint,
@@ -311,7 +312,7 @@ class RecordController {
   /** Where it was felt and what hurt, newest first. */
   @GetMapping("/said")
   List<SaidView> said(@PathVariable UUID clientId) {
-    Function<String, Trainable> names = trainables.all();
+    Function<CandidateId, Trainable> names = trainables.all();
     return records.said(clientId).stream()
         .map(
             said ->

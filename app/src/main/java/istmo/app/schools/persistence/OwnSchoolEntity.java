@@ -24,12 +24,14 @@ public class OwnSchoolEntity {
 
   protected OwnSchoolEntity() {}
 
+  /** A school of which nothing is set yet. */
   public OwnSchoolEntity(UUID id, UUID coachId, Instant createdAt) {
     this.id = id;
     this.coachId = coachId;
     this.createdAt = createdAt;
   }
 
+  /** Writes what it trusts, shares of 0 to 1. */
   public void set(
       String label,
       String reason,
@@ -48,6 +50,7 @@ public class OwnSchoolEntity {
     this.retiredAt = null;
   }
 
+  /** Takes it out of lists; plans and sessions keep it. */
   public void retire(Instant at) {
     retiredAt = at;
   }

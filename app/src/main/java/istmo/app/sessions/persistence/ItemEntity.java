@@ -2,6 +2,7 @@ package istmo.app.sessions.persistence;
 
 import istmo.app.sessions.Asked;
 import istmo.app.sessions.PrescriptionDocument;
+import istmo.core.catalogue.CandidateId;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -44,15 +45,17 @@ public class ItemEntity {
   protected ItemEntity() {}
 
   /** What is to be done: an exercise in a set-up, the series it belongs to, and what is asked. */
-  public record Work(String candidateId, Map<String, Double> setup, UUID seriesId, Asked asked) {}
+  public record Work(
+      CandidateId candidateId, Map<String, Double> setup, UUID seriesId, Asked asked) {}
 
+  /** An exercise at a place of a session. */
   public ItemEntity(
       UUID id, UUID coachId, UUID sessionId, int position, Work work, Instant createdAt) {
     this.id = id;
     this.coachId = coachId;
     this.sessionId = sessionId;
     this.position = position;
-    this.candidateId = work.candidateId();
+    this.candidateId = work.candidateId().text();
     this.setup = work.setup();
     this.seriesId = work.seriesId();
     Asked asked = work.asked();
@@ -79,14 +82,15 @@ public class ItemEntity {
     return position;
   }
 
-  public String getCandidateId() {
-    return candidateId;
+  public CandidateId getCandidateId() {
+    return new CandidateId(candidateId);
   }
 
   public Map<String, Double> getSetup() {
     return setup;
   }
 
+  /** Another set-up, and the series that it belongs to. */
   public void setSetup(Map<String, Double> newSetup, UUID newSeriesId) {
     setup = newSetup;
     seriesId = newSeriesId;

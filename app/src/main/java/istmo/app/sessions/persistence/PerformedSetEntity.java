@@ -3,6 +3,7 @@ package istmo.app.sessions.persistence;
 import istmo.core.anatomy.BodyArea;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.record.Pain;
 import istmo.core.record.SetRecord;
 import istmo.core.record.SetRegister;
@@ -77,6 +78,7 @@ public class PerformedSetEntity implements Persistable<UUID> {
 
   protected PerformedSetEntity() {}
 
+  /** A set of an exercise of a session. */
   public PerformedSetEntity(
       UUID id,
       UUID coachId,
@@ -88,7 +90,7 @@ public class PerformedSetEntity implements Persistable<UUID> {
     this.coachId = coachId;
     this.clientId = clientId;
     this.itemId = item.getId();
-    this.candidateId = item.getCandidateId();
+    this.candidateId = item.getCandidateId().text();
     this.performedAt = performedAt;
     write(first, item);
   }
@@ -147,10 +149,11 @@ public class PerformedSetEntity implements Persistable<UUID> {
     return seriesId;
   }
 
-  public String getCandidateId() {
-    return candidateId;
+  public CandidateId getCandidateId() {
+    return new CandidateId(candidateId);
   }
 
+  /** The set as the core takes it. */
   public SetRecord record() {
     Optional<Pain> hurt =
         painJoint == null ? Optional.empty() : Optional.of(new Pain(painJoint, pain));
@@ -165,6 +168,7 @@ public class PerformedSetEntity implements Persistable<UUID> {
         hurt);
   }
 
+  /** What devices have said of it so far. */
   public SetRegister.Stored<SetRecord> state() {
     return new SetRegister.Stored<>(
         new SetRegister.State<>(revision, base, device, removed, record()), seen);

@@ -91,6 +91,7 @@ public interface PerformedSetRepository extends JpaRepository<PerformedSetEntity
     Instant getLastAt();
   }
 
+  /** Every series of a client, the one trained last first. */
   @Query(
       nativeQuery = true,
       value =
@@ -119,6 +120,7 @@ public interface PerformedSetRepository extends JpaRepository<PerformedSetEntity
     long getSets();
   }
 
+  /** Sets of a client by week, from the first of some starts on (a PostgreSQL array of times). */
   @Query(
       nativeQuery = true,
       value =

@@ -1,5 +1,6 @@
 package istmo.app.sessions.persistence;
 
+import istmo.core.catalogue.CandidateId;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -33,8 +34,8 @@ public class SeriesEntity {
     return clientId;
   }
 
-  public String getCandidateId() {
-    return candidateId;
+  public CandidateId getCandidateId() {
+    return new CandidateId(candidateId);
   }
 
   public Map<String, Double> getSetup() {

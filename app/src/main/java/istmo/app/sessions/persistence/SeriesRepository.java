@@ -19,6 +19,7 @@ public interface SeriesRepository extends JpaRepository<SeriesEntity, UUID> {
               + " :clientId, :candidateId, cast(:setup as jsonb)) on conflict do nothing")
   void add(UUID id, UUID coachId, UUID clientId, String candidateId, String setup);
 
+  /** The series of a client, candidate and set-up (as JSON). */
   @Query(
       nativeQuery = true,
       value =

@@ -27,6 +27,7 @@ public class SessionEntity {
 
   protected SessionEntity() {}
 
+  /** A session that has begun. */
   public SessionEntity(
       UUID id, UUID coachId, UUID clientId, UUID gymId, SessionBrief brief, Instant createdAt) {
     this.id = id;
@@ -37,6 +38,7 @@ public class SessionEntity {
     this.createdAt = createdAt;
   }
 
+  /** It ended then. */
   public void finish(Instant at) {
     finishedAt = at;
   }
@@ -46,10 +48,12 @@ public class SessionEntity {
     finishedAt = null;
   }
 
+  /** Takes it out of lists. */
   public void takeOut(Instant at) {
     removedAt = at;
   }
 
+  /** Puts it back into lists. */
   public void putBack() {
     removedAt = null;
   }

@@ -12,6 +12,7 @@ import istmo.app.sessions.Sessions;
 import istmo.app.sessions.SetLog;
 import istmo.core.catalogue.AnyExercise;
 import istmo.core.catalogue.ByWord;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Trainable;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.stimulus.School;
@@ -71,7 +72,7 @@ class SessionController {
       String school,
       Boolean stiffToday) {}
 
-  record ItemInput(String candidateId, Map<String, Double> setup) {}
+  record ItemInput(CandidateId candidateId, Map<String, Double> setup) {}
 
   record SetupInput(Map<String, Double> setup) {}
 
@@ -111,7 +112,7 @@ class SessionController {
   record ItemView(
       UUID id,
       int position,
-      String candidateId,
+      CandidateId candidateId,
       String exerciseId,
       String name,
       boolean byWord,
@@ -145,7 +146,7 @@ class SessionController {
   /** Every session, newest first; those of one client when {@code clientId} is given. */
   @GetMapping
   List<SessionLine> list(@RequestParam Optional<UUID> clientId) {
-    Function<String, Trainable> names = trainables.all();
+    Function<CandidateId, Trainable> names = trainables.all();
     return reader.list(clientId).stream()
         .map(
             line ->
@@ -253,7 +254,7 @@ class SessionController {
   }
 
   private SessionView view(Session session) {
-    Function<String, Trainable> names = trainables.all();
+    Function<CandidateId, Trainable> names = trainables.all();
     return new SessionView(
         session.id(),
         session.client().id(),

@@ -4,6 +4,7 @@ import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Rounded;
 import istmo.app.schools.Schools;
 import istmo.core.anatomy.BodyArea;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.evidence.Claim;
 import istmo.core.evidence.Evidence;
 import istmo.core.evidence.Finding;
@@ -86,7 +87,7 @@ class StudyController {
   }
 
   /** One side of a claim: a candidate and its set-up, to be put on the bench. */
-  record ClaimSideView(String candidateId, String words, Map<String, Double> setup) {
+  record ClaimSideView(CandidateId candidateId, String words, Map<String, Double> setup) {
     static ClaimSideView of(Point point) {
       return new ClaimSideView(
           point.candidateId(), EvidenceWords.of(point), point.setup().values());

@@ -8,6 +8,7 @@ import istmo.app.platform.MayBeMissing;
 import istmo.app.sessions.SessionReader;
 import istmo.app.today.Today;
 import istmo.app.today.Upkeep;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Trainable;
 import istmo.core.plan.Planned;
 import istmo.core.quantity.Required;
@@ -89,7 +90,7 @@ class TodayController {
   @GetMapping("/api/today")
   TodayView today() {
     Today.Waiting waiting = today.now();
-    Function<String, Trainable> named = trainables.all();
+    Function<CandidateId, Trainable> named = trainables.all();
     Map<UUID, String> places = gyms.all().stream().collect(Collectors.toMap(Gym::id, Gym::name));
     return new TodayView(
         waiting.on(),
@@ -114,7 +115,7 @@ class TodayController {
       SessionReader.Line line,
       Today.Waiting waiting,
       Map<UUID, String> places,
-      Function<String, Trainable> named) {
+      Function<CandidateId, Trainable> named) {
     return new OpenSessionView(
         line.id(),
         line.clientId(),
@@ -129,7 +130,7 @@ class TodayController {
       Today.Ahead ahead,
       Today.Waiting waiting,
       Map<UUID, String> places,
-      Function<String, Trainable> named) {
+      Function<CandidateId, Trainable> named) {
     return new PlannedSessionView(
         ahead.plan().id(),
         ahead.plan().document().name(),

@@ -23,6 +23,7 @@ import java.util.Optional;
  * deep as this body takes it.
  */
 public sealed interface Evaluation {
+  /** What was evaluated. */
   Candidate candidate();
 
   /** The same mechanics judged by another school. */

@@ -5,6 +5,7 @@ import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionGroup;
 import istmo.core.anatomy.RegionValues;
 import istmo.core.body.Technique;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.evidence.Evidence;
 import istmo.core.evidence.Point;
 import istmo.core.ranking.brief.Aim;
@@ -52,7 +53,8 @@ public record ScoredCandidate(
    * What this client felt in an exercise, added to ln(stimulus) of each region by its place in the
    * list.
    */
-  public static double[] said(String candidateId, RegionValues mechanics, Experience experience) {
+  public static double[] said(
+      CandidateId candidateId, RegionValues mechanics, Experience experience) {
     double[] said = new double[REGIONS.size()];
     if (!experience.isEmpty()) {
       double most = mechanics.stream().max().orElse(0);

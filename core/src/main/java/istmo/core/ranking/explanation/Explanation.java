@@ -4,6 +4,7 @@ import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionGroup;
 import istmo.core.anatomy.RegionValues;
 import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Exercise;
 import istmo.core.equipment.Detail;
 import istmo.core.equipment.Equipment;
@@ -118,7 +119,7 @@ public final class Explanation {
    * @param inOrder whether it moves the client's order, or a comparison as it does the order
    */
   static List<Fact> said(
-      String candidateId,
+      CandidateId candidateId,
       double[] said,
       Experience experience,
       Collection<Region> aimed,
@@ -158,7 +159,7 @@ public final class Explanation {
         : Optional.of(new Reason.CoachesAgree(moving(shift), said));
   }
 
-  private static Stream<Reason.CoachesSay> said(Finding finding, String candidateId) {
+  private static Stream<Reason.CoachesSay> said(Finding finding, CandidateId candidateId) {
     if (finding.setUpA().filter(point -> point.candidateId().equals(candidateId)).isPresent()) {
       return Stream.of(new Reason.CoachesSay(true, finding.conditionB()));
     }

@@ -2,6 +2,7 @@ package istmo.core.ranking.order;
 
 import istmo.core.anatomy.RegionValues;
 import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Improvisation;
 import istmo.core.equipment.Equipment;
 import istmo.core.ranking.brief.Aim;
@@ -49,10 +50,10 @@ record Floor(Aim aim, double least, double best, RegionValues most, List<Candida
   private static final int MOST_ELSEWHERE = 3;
 
   static Floor of(
-      Brief brief, Map<String, Evaluation> evaluations, Collection<ScoredCandidate> open) {
+      Brief brief, Map<CandidateId, Evaluation> evaluations, Collection<ScoredCandidate> open) {
     Aim aim = new Aim(brief.aim().weights(), Set.of());
     double here = open.stream().mapToDouble(candidate -> candidate.fit(aim)).max().orElse(0);
-    Set<String> openIds = new LinkedHashSet<>();
+    Set<CandidateId> openIds = new LinkedHashSet<>();
     open.forEach(candidate -> openIds.add(candidate.evaluation().candidate().id()));
     List<Evaluation.Computed> missing =
         evaluations.values().stream()

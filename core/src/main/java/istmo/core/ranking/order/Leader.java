@@ -64,7 +64,7 @@ final class Leader {
   private static Order.FirstPick picked(
       Order.Entry first, OrderFact leads, Optional<OrderFact> othersEndIt) {
     return new Order.FirstPick(
-        first.ranked().id(), Stream.concat(Stream.of(leads), othersEndIt.stream()).toList());
+        first.id(), Stream.concat(Stream.of(leads), othersEndIt.stream()).toList());
   }
 
   private static OrderFact leads(Ranked first) {

@@ -1,6 +1,7 @@
 package istmo.core.ranking.order;
 
 import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.equipment.Detail;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
@@ -26,9 +27,10 @@ public record MachineMeasuringValue(Equipment item, String detailId, int affecte
    * The generic details here that would change this order by way of a candidate that stands near
    * its top, most first. {@code evaluations} are those of the brief.
    */
-  public static List<MachineMeasuringValue> of(Brief brief, Map<String, Evaluation> evaluations) {
-    List<String> places = Orders.places(brief, evaluations);
-    List<String> first = MeasuringValue.first(places);
+  public static List<MachineMeasuringValue> of(
+      Brief brief, Map<CandidateId, Evaluation> evaluations) {
+    List<CandidateId> places = Orders.places(brief, evaluations);
+    List<CandidateId> first = MeasuringValue.first(places);
     List<Candidate> near = MeasuringValue.near(places, evaluations);
     List<MachineMeasuringValue> result = new ArrayList<>();
     for (Equipment item : brief.equipment().items()) {
@@ -40,13 +42,13 @@ public record MachineMeasuringValue(Equipment item, String detailId, int affecte
             || brief.equipment().measured(item, detail.id()).isPresent()) {
           continue;
         }
-        List<String> low =
+        List<CandidateId> low =
             ids(
                 brief,
                 evaluations,
                 users,
                 brief.equipment().with(item, detail.id(), detail.between().get().min()));
-        List<String> high =
+        List<CandidateId> high =
             ids(
                 brief,
                 evaluations,
@@ -66,9 +68,9 @@ public record MachineMeasuringValue(Equipment item, String detailId, int affecte
     return List.copyOf(result);
   }
 
-  private static List<String> ids(
+  private static List<CandidateId> ids(
       Brief brief,
-      Map<String, Evaluation> evaluations,
+      Map<CandidateId, Evaluation> evaluations,
       List<Candidate> users,
       GymEquipment equipment) {
     return Orders.places(

@@ -4,6 +4,7 @@ import istmo.core.body.Body;
 import istmo.core.body.BodyEstimate;
 import istmo.core.body.MeasurementKind;
 import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.quantity.Fact;
 import istmo.core.quantity.Required;
 import istmo.core.ranking.brief.Brief;
@@ -54,12 +55,12 @@ public record MeasuringValue(MeasurementKind kind, double spread, int affected, 
    *     its order are evaluated anew, which is where places among the first ten are lost and won
    */
   public static List<MeasuringValue> of(
-      BodyEstimate estimate, Brief brief, Map<String, Evaluation> evaluations) {
+      BodyEstimate estimate, Brief brief, Map<CandidateId, Evaluation> evaluations) {
     List<MeasuringValue> result = new ArrayList<>();
-    List<String> places = Orders.places(brief, evaluations);
-    List<String> first = first(places);
+    List<CandidateId> places = Orders.places(brief, evaluations);
+    List<CandidateId> first = first(places);
     List<Candidate> near = near(places, evaluations);
-    Function<Body, List<String>> placesFor =
+    Function<Body, List<CandidateId>> placesFor =
         body -> {
           Brief other = brief.of(body);
           return Orders.places(
@@ -72,8 +73,8 @@ public record MeasuringValue(MeasurementKind kind, double spread, int affected, 
         continue;
       }
       Variant variant = variant(kind, estimate.body());
-      List<String> low = placesFor.apply(variant.low());
-      List<String> high = placesFor.apply(variant.high());
+      List<CandidateId> low = placesFor.apply(variant.low());
+      List<CandidateId> high = placesFor.apply(variant.high());
       int affected = moved(first, low, high);
       if (affected > 0) {
         result.add(new MeasuringValue(kind, variant.spread(), affected, first.size()));
@@ -131,12 +132,12 @@ public record MeasuringValue(MeasurementKind kind, double spread, int affected, 
   }
 
   /** The first ten of an order. */
-  static List<String> first(List<String> places) {
+  static List<CandidateId> first(List<CandidateId> places) {
     return places.stream().limit(FIRST).toList();
   }
 
   /** The candidates among which places of the first ten are lost and won. */
-  static List<Candidate> near(List<String> places, Map<String, Evaluation> evaluations) {
+  static List<Candidate> near(List<CandidateId> places, Map<CandidateId, Evaluation> evaluations) {
     return places.stream()
         .limit(LOOKED_AT)
         .map(id -> Required.entry(evaluations, id).candidate())
@@ -144,7 +145,7 @@ public record MeasuringValue(MeasurementKind kind, double spread, int affected, 
   }
 
   /** How many of these stand elsewhere in one order than in another. */
-  static int moved(List<String> first, List<String> low, List<String> high) {
+  static int moved(List<CandidateId> first, List<CandidateId> low, List<CandidateId> high) {
     return (int) first.stream().filter(id -> low.indexOf(id) != high.indexOf(id)).count();
   }
 }

@@ -2,6 +2,7 @@ package istmo.core.ranking.order;
 
 import istmo.core.anatomy.Region;
 import istmo.core.catalogue.AnyExercise;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Exercise;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
@@ -106,7 +107,7 @@ final class Occasion {
    * From the easiest to the hardest of what is worth it, one of each family: what is learnt carries
    * over to the next.
    */
-  static List<String> learning(List<Order.Entry> entries) {
+  static List<CandidateId> learning(List<Order.Entry> entries) {
     double best = entries.stream().mapToDouble(Occasion::fit).max().orElse(0);
     List<Order.Entry> worth =
         entries.stream()
@@ -116,10 +117,10 @@ final class Occasion {
                     (Order.Entry entry) -> -exercise(entry).easeOfLearning()))
             .toList();
     Set<String> families = new HashSet<>();
-    List<String> result = new ArrayList<>();
+    List<CandidateId> result = new ArrayList<>();
     for (Order.Entry entry : worth) {
       if (result.size() < MOST_TO_LEARN && families.add(exercise(entry).family().id())) {
-        result.add(entry.ranked().id());
+        result.add(entry.id());
       }
     }
     return List.copyOf(result);

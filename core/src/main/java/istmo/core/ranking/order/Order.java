@@ -3,6 +3,7 @@ package istmo.core.ranking.order;
 import istmo.core.anatomy.RegionValues;
 import istmo.core.catalogue.ByWord;
 import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Improvisation;
 import istmo.core.evidence.Posterior;
 import istmo.core.quantity.Fact;
@@ -33,7 +34,7 @@ public record Order(
     List<Excluded> excluded,
     Optional<FirstPick> firstPick,
     List<Together> together,
-    List<String> learning,
+    List<CandidateId> learning,
     List<OrderFact> notes) {
   /** Every candidate that is here, those with a place first. */
   public List<Entry> all() {
@@ -57,7 +58,7 @@ public record Order(
   }
 
   /** A candidate that another place would have, and what it needs. */
-  public record Elsewhere(String candidateId, String name, List<String> needs) {}
+  public record Elsewhere(CandidateId candidateId, String name, List<String> needs) {}
 
   /**
    * One strip.
@@ -83,6 +84,11 @@ public record Order(
       List<String> limiter,
       Optional<LoadEstimate> load,
       List<Entry> variants) {
+    /** The candidate's id. */
+    public CandidateId id() {
+      return evaluation.candidate().id();
+    }
+
     Entry with(List<Entry> others) {
       return new Entry(
           ranked, evaluation, stimulus, studies, why, raise, costs, limiter, load, others);
@@ -116,7 +122,7 @@ public record Order(
    * @param improvised how it is done here without it (common practice, not computed)
    */
   public record Excluded(
-      String candidateId,
+      CandidateId candidateId,
       String name,
       Kind kind,
       Fact reason,
@@ -140,5 +146,5 @@ public record Order(
   }
 
   /** The first strip, and what decided between it and those that the model cannot tell from it. */
-  public record FirstPick(String candidateId, List<OrderFact> decidedBy) {}
+  public record FirstPick(CandidateId candidateId, List<OrderFact> decidedBy) {}
 }

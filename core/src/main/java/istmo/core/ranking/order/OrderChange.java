@@ -1,5 +1,6 @@
 package istmo.core.ranking.order;
 
+import istmo.core.catalogue.CandidateId;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -16,12 +17,12 @@ public record OrderChange(int moved, List<OrderFact.Moved> moves) {
 
   /** Who moved, went out or came in from one order to another. */
   public static OrderChange between(Order from, Order to) {
-    List<String> before = ids(from);
-    List<String> after = ids(to);
+    List<CandidateId> before = ids(from);
+    List<CandidateId> after = ids(to);
     List<OrderFact.Moved> moves = new ArrayList<>();
-    Set<String> all = new LinkedHashSet<>(before);
+    Set<CandidateId> all = new LinkedHashSet<>(before);
     all.addAll(after);
-    for (String id : all) {
+    for (CandidateId id : all) {
       int was = before.indexOf(id) + 1;
       int is = after.indexOf(id) + 1;
       if (was == is || moves.size() == MOST_MOVES) {
@@ -34,14 +35,11 @@ public record OrderChange(int moved, List<OrderFact.Moved> moves) {
         MeasuringValue.moved(MeasuringValue.first(before), before, after), List.copyOf(moves));
   }
 
-  private static List<String> ids(Order order) {
-    return order.entries().stream().map(entry -> entry.ranked().id()).toList();
+  private static List<CandidateId> ids(Order order) {
+    return order.entries().stream().map(entry -> entry.id()).toList();
   }
 
-  private static Order.Entry entry(Order order, String id) {
-    return order.all().stream()
-        .filter(entry -> entry.ranked().id().equals(id))
-        .findFirst()
-        .orElseThrow();
+  private static Order.Entry entry(Order order, CandidateId id) {
+    return order.all().stream().filter(entry -> entry.id().equals(id)).findFirst().orElseThrow();
   }
 }

@@ -4,6 +4,7 @@ import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionValues;
 import istmo.core.body.Body;
 import istmo.core.catalogue.Candidate;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Catalogue;
 import istmo.core.catalogue.Exercise;
 import istmo.core.computing.Workers;
@@ -56,12 +57,13 @@ public final class Orders {
    * Takes some milliseconds a candidate, on as many threads as there are processors; the answer
    * does not hang on how many.
    */
-  public static Map<String, Evaluation> evaluate(Body body, GymEquipment equipment, School school) {
+  public static Map<CandidateId, Evaluation> evaluate(
+      Body body, GymEquipment equipment, School school) {
     return evaluate(body, Catalogue.standard().candidates(), equipment, school);
   }
 
   /** The same for some candidates only: a coach's own. */
-  public static Map<String, Evaluation> evaluate(
+  public static Map<CandidateId, Evaluation> evaluate(
       Body body, List<Candidate> all, GymEquipment equipment, School school) {
     int parts = Math.min(all.size(), Workers.count());
     Evaluation[] evaluations = new Evaluation[all.size()];
@@ -75,7 +77,7 @@ public final class Orders {
             evaluations[k] = Evaluation.of(body, analyser, all.get(k), equipment, school);
           }
         });
-    Map<String, Evaluation> result = new LinkedHashMap<>();
+    Map<CandidateId, Evaluation> result = new LinkedHashMap<>();
     for (int k = 0; k < evaluations.length; k++) {
       result.put(all.get(k).id(), evaluations[k]);
     }
@@ -83,21 +85,21 @@ public final class Orders {
   }
 
   /** The same evaluations, with some candidates evaluated anew for another body or place. */
-  static Map<String, Evaluation> reevaluated(
-      Map<String, Evaluation> evaluations,
+  static Map<CandidateId, Evaluation> reevaluated(
+      Map<CandidateId, Evaluation> evaluations,
       Body body,
       List<Candidate> candidates,
       GymEquipment equipment,
       School school) {
-    Map<String, Evaluation> result = new LinkedHashMap<>(evaluations);
+    Map<CandidateId, Evaluation> result = new LinkedHashMap<>(evaluations);
     result.putAll(evaluate(body, candidates, equipment, school));
     return result;
   }
 
   /** The same evaluations judged by another school; no new mechanics. */
-  public static Map<String, Evaluation> judgedBy(
-      Map<String, Evaluation> evaluations, School school) {
-    Map<String, Evaluation> result = new LinkedHashMap<>();
+  public static Map<CandidateId, Evaluation> judgedBy(
+      Map<CandidateId, Evaluation> evaluations, School school) {
+    Map<CandidateId, Evaluation> result = new LinkedHashMap<>();
     evaluations.forEach((id, evaluation) -> result.put(id, evaluation.judgedBy(school)));
     return result;
   }
@@ -106,12 +108,12 @@ public final class Orders {
    * Orders evaluations, which must be those of the brief's limited body by its school; throws
    * {@link InvalidInput} when nothing is aimed at.
    */
-  public static Order order(Brief asked, Map<String, Evaluation> evaluations) {
+  public static Order order(Brief asked, Map<CandidateId, Evaluation> evaluations) {
     Brief brief = asked.at(Occasion.equipment(asked));
     Evidence evidence = Evidence.of(brief.school());
     List<Order.Excluded> excluded = new ArrayList<>();
     List<OrderFact> notes = new ArrayList<>();
-    Map<String, ScoredCandidate> open = open(brief, evidence, evaluations, excluded, notes);
+    Map<CandidateId, ScoredCandidate> open = open(brief, evidence, evaluations, excluded, notes);
     Catalogue.standard().byWord().forEach(byWord -> excluded.add(Order.Excluded.of(byWord)));
     Map<Evaluation.Computed, Substitute.Shape> shapes =
         Substitute.shapes(
@@ -139,7 +141,7 @@ public final class Orders {
     List<Together> together = new ArrayList<>();
     Together.best(2, entries, brief.aim(), brief.school()).ifPresent(together::add);
     Together.best(3, entries, brief.aim(), brief.school()).ifPresent(together::add);
-    List<String> learning =
+    List<CandidateId> learning =
         brief.weights().preset() == Weights.Preset.BEGINNER
             ? Occasion.learning(entries)
             : List.of();
@@ -197,10 +199,10 @@ public final class Orders {
       Brief brief,
       Ranked place,
       List<Ranked> ranked,
-      Map<String, ScoredCandidate> open,
+      Map<CandidateId, ScoredCandidate> open,
       RegionValues best,
       Region most) {
-    ScoredCandidate candidate = Required.entry(open, place.id());
+    ScoredCandidate candidate = Required.entry(open, new CandidateId(place.id()));
     Evaluation.Computed computed = candidate.evaluation();
     Exercise exercise = computed.candidate().exercise();
     Optional<LoadEstimate> load =
@@ -220,7 +222,10 @@ public final class Orders {
             .toList();
     List<Fact> why = Explanation.why(candidate, place, brief, best, exercise, most, studies);
     List<Reason> raise =
-        Explanation.raise(place, ranked, id -> Required.entry(open, id).evaluation().candidate());
+        Explanation.raise(
+            place,
+            ranked,
+            id -> Required.entry(open, new CandidateId(id)).evaluation().candidate());
     return new Order.Entry(
         place,
         computed,
@@ -238,9 +243,9 @@ public final class Orders {
    * Candidates in order, ids alone, of each exercise the best: what is asked when only places
    * count.
    */
-  public static List<String> places(Brief asked, Map<String, Evaluation> evaluations) {
+  public static List<CandidateId> places(Brief asked, Map<CandidateId, Evaluation> evaluations) {
     Brief brief = asked.at(Occasion.equipment(asked));
-    Map<String, ScoredCandidate> open =
+    Map<CandidateId, ScoredCandidate> open =
         open(brief, Evidence.of(brief.school()), evaluations, new ArrayList<>(), new ArrayList<>());
     Floor floor = Floor.of(brief, evaluations, open.values());
     Set<String> exercises = new HashSet<>();
@@ -248,6 +253,7 @@ public final class Orders {
             alternatives(brief, open.values(), candidate -> NO_DRAWS),
             brief.weights().of(Weights.Criterion.FIT))
         .stream()
+        .map(CandidateId::new)
         .filter(id -> floor.holds(Required.entry(open, id)))
         .filter(id -> exercises.add(Required.entry(open, id).evaluation().candidate().exerciseId()))
         .toList();
@@ -264,7 +270,7 @@ public final class Orders {
         List.copyOf(open),
         candidate ->
             new Alternative(
-                candidate.evaluation().candidate().id(),
+                candidate.evaluation().candidate().id().text(),
                 candidate.evaluation().candidate().exerciseId(),
                 plain(candidate.evaluation().candidate()),
                 candidate.fit(brief.aim()),
@@ -278,20 +284,20 @@ public final class Orders {
   }
 
   private static boolean plain(Candidate candidate) {
-    return candidate.exercise().plain().equals(candidate.id());
+    return candidate.exercise().plain().equals(Optional.of(candidate.id()));
   }
 
   /** What may be ranked, by id; what may not is added to {@code excluded} with its reason. */
-  private static Map<String, ScoredCandidate> open(
+  private static Map<CandidateId, ScoredCandidate> open(
       Brief brief,
       Evidence evidence,
-      Map<String, Evaluation> evaluations,
+      Map<CandidateId, Evaluation> evaluations,
       List<Order.Excluded> excluded,
       List<OrderFact> notes) {
     if (brief.aim().isEmpty()) {
       throw new InvalidInput("aim", "paint at least one region that should grow");
     }
-    Map<String, ScoredCandidate> open = new LinkedHashMap<>();
+    Map<CandidateId, ScoredCandidate> open = new LinkedHashMap<>();
     for (Evaluation evaluation : evaluations.values()) {
       Candidate candidate = evaluation.candidate();
       Optional<Order.Excluded> out = Exclusions.of(brief, candidate, evaluation);

@@ -3,6 +3,7 @@ package istmo.core.ranking.order;
 import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionValues;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisPoint;
 import istmo.core.ranking.criterion.Evaluation;
@@ -23,7 +24,7 @@ import java.util.Optional;
  * @param lost what is lost with it; none where the model can tell nothing
  */
 public record Substitute(
-    String candidateId, String name, double alikeness, List<OrderFact.LessFor> lost) {
+    CandidateId candidateId, String name, double alikeness, List<OrderFact.LessFor> lost) {
   /** Below this the nearest is no substitute. */
   static final double LEAST = 0.5;
 

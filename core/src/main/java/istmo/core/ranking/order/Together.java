@@ -2,6 +2,7 @@ package istmo.core.ranking.order;
 
 import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.Region;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.mechanics.AnalysisPoint;
 import istmo.core.quantity.Required;
 import istmo.core.ranking.brief.Aim;
@@ -28,7 +29,7 @@ import java.util.stream.IntStream;
  * @param members what each is there for
  */
 public record Together(
-    List<String> candidateIds, double coverage, List<OrderFact.IsThereFor> members) {
+    List<CandidateId> candidateIds, double coverage, List<OrderFact.IsThereFor> members) {
   /** Best places looked at, beside the best of every cell. */
   private static final int LOOKED_AT = 24;
 
@@ -131,8 +132,8 @@ public record Together(
     }
 
     /** Places of these candidates among those that are searched. */
-    int[] choice(List<String> candidateIds) {
-      List<String> ids = near.stream().map(member -> member.entry().ranked().id()).toList();
+    int[] choice(List<CandidateId> candidateIds) {
+      List<CandidateId> ids = near.stream().map(member -> member.entry().id()).toList();
       return candidateIds.stream().mapToInt(ids::indexOf).toArray();
     }
 
@@ -202,11 +203,11 @@ public record Together(
     }
 
     Together answer() {
-      List<String> ids = new ArrayList<>();
+      List<CandidateId> ids = new ArrayList<>();
       List<OrderFact.IsThereFor> members = new ArrayList<>();
       for (int i : best) {
         Order.Entry entry = near.get(i).entry();
-        ids.add(entry.ranked().id());
+        ids.add(entry.id());
         List<OrderFact.Part> what = new ArrayList<>();
         for (int c = 0; c < cells.size(); c++) {
           int cell = c;

@@ -46,7 +46,7 @@ class EvaluationTest {
     Body strong = man.withStrength(1.6, 1.6 * man.lumbarNm());
     Candidate goblet = Catalogue.standard().candidate("goblet-squat/usual");
     Exercise exercise = goblet.exercise();
-    Evaluation.Computed held = evaluated(strong, goblet.id());
+    Evaluation.Computed held = evaluated(strong, goblet.id().text());
     Analysis toFailure =
         (Analysis)
             new Analyser(strong).analyse(exercise.family(), held.reach().setup(), LoadRule.USUAL);

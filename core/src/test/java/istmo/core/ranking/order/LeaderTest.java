@@ -6,6 +6,7 @@ import istmo.core.body.Body;
 import istmo.core.body.Cautions;
 import istmo.core.body.Profile;
 import istmo.core.body.Sex;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.ranking.brief.Aim;
@@ -22,7 +23,7 @@ class LeaderTest {
   private static final Body MAN = Body.estimated(1.78, 80, Sex.MALE);
   private static final GymEquipment GYM =
       GymEquipment.generic(Set.of(Equipment.BARBELL, Equipment.RACK, Equipment.DUMBBELLS));
-  private static final Map<String, Evaluation> EVALUATIONS =
+  private static final Map<CandidateId, Evaluation> EVALUATIONS =
       Orders.evaluate(MAN, GYM, School.STRETCH);
 
   private static Order.FirstPick pick(String region) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import istmo.core.body.Cautions;
 import istmo.core.body.Profile;
+import istmo.core.catalogue.CandidateId;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.mechanics.Bodies;
@@ -39,12 +40,11 @@ class TogetherTest {
     Together.Search search = Together.search(2, order.entries(), AIM, School.STRETCH).orElseThrow();
     int[] chosen = search.choice(two.candidateIds());
     assertThat(search.coverage(chosen)).isCloseTo(two.coverage(), within(1e-12));
-    List<String> places =
-        order.entries().stream().map(entry -> entry.ranked().id()).limit(24).toList();
+    List<CandidateId> places = order.entries().stream().map(entry -> entry.id()).limit(24).toList();
     int compared = 0;
-    for (String first : places) {
-      for (String second : places) {
-        if (!first.split("/")[0].equals(second.split("/")[0])) {
+    for (CandidateId first : places) {
+      for (CandidateId second : places) {
+        if (!first.exerciseId().equals(second.exerciseId())) {
           compared++;
           assertThat(search.value(search.choice(List.of(first, second))))
               .as("%s and %s", first, second)
