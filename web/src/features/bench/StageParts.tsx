@@ -127,7 +127,7 @@ export function StageWords({
         arrow keys.
       </p>
       {[
-        ...now.changes.map((change) => `For this client: ${change.words}`),
+        ...now.changes.map((change) => `Fitted to client and gym: ${change.words}`),
         ...now.notes.map((note) => note.words),
       ].map((words) => (
         <p key={words} className="text-sm text-ink-2">

@@ -197,7 +197,7 @@ function Points({
               <li key={words}>{words}</li>
             ))}
           </ul>
-          <h3 className="mt-2 text-base">Studies</h3>
+          <h3 className="mt-2 text-base">Studies and common practice</h3>
           {comparison.studies.length === 0 ? (
             <p className="text-sm text-ink-2">
               Mechanics only: no study found that tells these apart.
