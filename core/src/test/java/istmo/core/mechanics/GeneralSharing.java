@@ -17,10 +17,19 @@ public final class GeneralSharing {
 
   /** Amounts of all columns, as {@link LoadSharing#value}. */
   public static double[] solve(Equilibrium eq, double load) {
-    double[] x = new double[eq.columns];
+    double[] start = new double[eq.columns];
     for (int j = 0; j < eq.muscles + 2; j++) {
-      x[j] = 0.3;
+      start[j] = 0.3;
     }
+    return solve(eq, load, start);
+  }
+
+  /**
+   * The same from a start. The price is convex: whatever the start, the programmes end at the one
+   * optimum, and they leave a start that is none; one near to it saves most of them.
+   */
+  static double[] solve(Equilibrium eq, double load, double[] start) {
+    double[] x = start.clone();
     double step = Double.MAX_VALUE;
     for (int round = 0; round < 60 && step > 1e-9; round++) {
       double[] next = quadraticStep(eq, load, x);

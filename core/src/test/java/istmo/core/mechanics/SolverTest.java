@@ -144,7 +144,7 @@ class SolverTest {
     LoadSharing sharing = new LoadSharing(eq);
     sharing.solve(load);
 
-    double[] x = GeneralSharing.solve(eq, load);
+    double[] x = GeneralSharing.solve(eq, load, amounts(eq, sharing));
     // compare the price of the whole: the optimum, not one of several equal answers
     assertThat(price(eq, load, sharing))
         .isCloseTo(price(eq, load, x), within(1e-6 * Math.max(1, price(eq, load, x))));
@@ -160,11 +160,15 @@ class SolverTest {
   }
 
   private static double price(Equilibrium eq, double load, LoadSharing sharing) {
+    return price(eq, load, amounts(eq, sharing));
+  }
+
+  private static double[] amounts(Equilibrium eq, LoadSharing sharing) {
     double[] x = new double[eq.columns];
     for (int j = 0; j < eq.columns; j++) {
       x[j] = sharing.value(j);
     }
-    return price(eq, load, x);
+    return x;
   }
 
   private static double price(Equilibrium eq, double load, double[] x) {
