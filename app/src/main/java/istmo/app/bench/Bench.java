@@ -186,6 +186,7 @@ public class Bench {
    */
   private UsualSet set(
       Body body, GymEquipment equipment, Candidate candidate, SetupRequest request) {
+    Transactions.mustBeOutside("a set-up on the bench");
     Reach begun = started(body, equipment, candidate, request);
     return sets.get(
         new Key(
@@ -223,7 +224,6 @@ public class Bench {
 
   /** The same for a client and a place that are at hand. */
   public Side side(Client client, GymEquipment equipment, SetupRequest request, School school) {
-    Transactions.mustBeOutside("a set-up on the bench");
     Body body = client.body(request.stiffToday());
     Candidate candidate = variants.candidate(request.candidateId());
     Exercise exercise = candidate.exercise();

@@ -24,7 +24,8 @@ public record CandidateId(String text) implements Comparable<CandidateId> {
 
   /** The exercise that it names, also where the variant is gone. */
   public String exerciseId() {
-    return text.split("/")[0];
+    int at = text.indexOf('/');
+    return at < 0 ? text : text.substring(0, at);
   }
 
   /** What a coach's store knows an own variant by; empty for a variant of the catalogue. */

@@ -67,4 +67,18 @@ class CatalogueTest {
         .isInstanceOfSatisfying(InvalidInput.class, e -> assertThat(e.faults()).hasSize(3));
     assertThatThrownBy(() -> new PerformedSet(50, 8, Double.NaN)).hasMessageContaining("reserve");
   }
+
+  /**
+   * An id comes from outside too: whatever it is, it names something or nothing, and throws not.
+   */
+  @Test
+  void anIdNamesItsExerciseAndItsOwnVariant() {
+    CandidateId own = new CandidateId("back-squat/own-7f");
+    assertThat(own.exerciseId()).isEqualTo("back-squat");
+    assertThat(own.ownKey()).contains("7f");
+    assertThat(new CandidateId("back-squat/high-bar").ownKey()).isEmpty();
+    assertThat(new CandidateId("nothing").exerciseId()).isEqualTo("nothing");
+    assertThat(new CandidateId("/").exerciseId()).isEmpty();
+    assertThat(new CandidateId("").exerciseId()).isEmpty();
+  }
 }
