@@ -47,12 +47,17 @@ curl_ok() {
   [[ $status == *" 200"* ]]
 }
 
-# Whether the application is ready within two minutes, while its process lives.
+# Whether the application becomes ready while its process lives, within ten minutes: a busy machine
+# may need three for the demo's data. It says every half minute that it goes on.
 await_ready() { # PORT PID
-  local _
-  for _ in $(seq 240); do
+  local begun=$SECONDS told=0
+  while [ $((SECONDS - begun)) -lt 600 ]; do
     if curl_ok "http://127.0.0.1:$1/actuator/health/readiness"; then return 0; fi
     kill -0 "$2" 2>/dev/null || return 1
+    if [ $(((SECONDS - begun) / 30)) -gt "$told" ]; then
+      told=$(((SECONDS - begun) / 30))
+      say "still starting after $((30 * told)) seconds"
+    fi
     sleep 0.5
   done
   return 1

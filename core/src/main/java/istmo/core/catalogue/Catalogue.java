@@ -6,6 +6,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
 
 /**
  * All exercises, read from {@code catalogue/*.txt} and checked: families, equipment, set-ups and
@@ -109,6 +111,18 @@ public final class Catalogue {
                     .filter(byWord -> byWord.candidateId().equals(candidateId))
                     .findFirst()
                     .map(ByWord::trainable));
+  }
+
+  /**
+   * A set-up as it was kept, with what its exercise got since at its usual value, by parameter; as
+   * it is where the exercise is not computed.
+   */
+  public SortedMap<String, Double> whole(CandidateId candidateId, Map<String, Double> kept) {
+    SortedMap<String, Double> whole = new TreeMap<>(kept);
+    Optional.ofNullable(exercises.get(candidateId.exerciseId())).stream()
+        .flatMap(exercise -> exercise.family().parameters().stream())
+        .forEach(parameter -> whole.putIfAbsent(parameter.id(), parameter.usual()));
+    return whole;
   }
 
   /** The named set-ups of an exercise, its first the one that a name alone shows. */

@@ -33,8 +33,8 @@ final class ExerciseFile {
   private final List<Variant> variants;
 
   /**
-   * A named set-up: "name | label | changes", then where it has them "| yields parameter" and "|
-   * needs equipment; equipment".
+   * A named set-up: "name | label | changes", then where it has them "| yields parameter" or "|
+   * yields parameter to value", and "| needs equipment; equipment".
    */
   private record Variant(
       String key,
@@ -107,6 +107,13 @@ final class ExerciseFile {
         .toList();
   }
 
+  /** "parameter", or "parameter to value" where it goes no further than that. */
+  private SetupParameter yielding(String words) {
+    String[] word = words.trim().split(" to ");
+    SetupParameter parameter = parameter(word[0].trim());
+    return word.length == 1 ? parameter : parameter.upTo(Double.parseDouble(word[1].trim()));
+  }
+
   private Variant variant(String line) {
     String[] part = line.split("\\|", -1);
     Map<String, Double> changes = new LinkedHashMap<>();
@@ -121,7 +128,7 @@ final class ExerciseFile {
     for (String further : List.of(part).subList(3, part.length)) {
       String[] word = further.trim().split(" ", 2);
       switch (word[0]) {
-        case "yields" -> yields = Optional.of(parameter(word[1]));
+        case "yields" -> yields = Optional.of(yielding(word[1]));
         case "needs" -> needs = Optional.of(equipment(word[1]));
         default ->
             throw new IllegalStateException(

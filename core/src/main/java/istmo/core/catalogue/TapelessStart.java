@@ -82,8 +82,8 @@ public enum TapelessStart {
     }
 
     /**
-     * The lowest feet at which the wished depth is reached without the heels lifting or the plate
-     * ending.
+     * The lowest feet at which the wished depth, or as much of it as goes, is reached without the
+     * heels lifting, the pelvis tucking or the plate ending.
      */
     @Override
     Found find(

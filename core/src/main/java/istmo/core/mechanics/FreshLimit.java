@@ -112,7 +112,8 @@ final class FreshLimit {
         balanceEnds = false;
         return g;
       }
-      ceiling = FOLLOWED * Math.max(g, 1);
+      // what balance ends may end at any phase, however strong
+      ceiling = balanceEnds ? Double.POSITIVE_INFINITY : FOLLOWED * Math.max(g, 1);
       if (f > 0) {
         at.limitAbove(f);
       } else {

@@ -22,11 +22,24 @@ public interface Family {
   boolean balances();
 
   /**
+   * A load with which a set-up is tried where the posture depends on it, kg: heavy, because what
+   * stands over the feet steadies, and no heavier than the exercise is loaded.
+   */
+  default double triedWithKg(Setup setup) {
+    return 100;
+  }
+
+  /**
    * The parameter that says how deep the repetition goes, if depth can be lowered for a body that
    * does not reach it.
    */
   default Optional<SetupParameter> depth() {
     return Optional.empty();
+  }
+
+  /** Whether a repetition begins at the bottom although its depth can be chosen, as a step does. */
+  default boolean beginsLow() {
+    return false;
   }
 
   /**

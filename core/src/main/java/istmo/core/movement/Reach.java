@@ -34,26 +34,18 @@ public record Reach(Setup setup, List<Fact> changes) {
   private static final double MOST_TUCK = Math.toRadians(10);
 
   /**
-   * The same where the depth is the floor's and cannot be taken back: some flexion of the back is
-   * then the rule; it is noted.
+   * The same where the repetition begins at the bottom, from a floor or with a foot on a box: some
+   * flexion of the back is then the rule; it is noted.
    */
-  private static final double MOST_TUCK_FIXED_DEPTH = Math.toRadians(20);
+  private static final double MOST_TUCK_FROM_BELOW = Math.toRadians(20);
 
   /** How far the pelvis may tuck in a family before that is a stop sign, rad. */
   public static double mostTuckRad(Family family) {
-    return family.depth().isPresent() ? MOST_TUCK : MOST_TUCK_FIXED_DEPTH;
+    return family.depth().isPresent() && !family.beginsLow() ? MOST_TUCK : MOST_TUCK_FROM_BELOW;
   }
 
-  /**
-   * Loads under which the posture is tried where it depends on the load, kg: a heavy one steadies
-   * squats, a light one one-leg work.
-   */
-  private static final double HEAVY_KG = 100;
-
+  /** A light load, with which one-leg work is tried too: a heavy one steadies it, kg. */
   private static final double LIGHT_KG = 0;
-
-  /** A heavy load for what the arms hold at the chest, kg. */
-  private static final double HEAVY_AT_CHEST_KG = 35;
 
   /** A load at which the postures of a set-up are shown that is not possible as a whole, kg. */
   private static final double SHOWN_KG = 60;
@@ -68,9 +60,10 @@ public record Reach(Setup setup, List<Fact> changes) {
   }
 
   /**
-   * The nearest set-up to the wished one without an impossible posture or a tucking pelvis: first a
-   * parameter that may yield goes up until the heels stay down and the feet are on the plate, then
-   * depth is taken back. Empty when even the least depth is impossible.
+   * The nearest set-up to the wished one without an impossible posture or a tucking pelvis: a
+   * parameter that may yield goes up until the heels stay down and the feet are on the plate. Where
+   * that is not enough, depth is taken back too, as little as possible. Empty when even the least
+   * depth is impossible.
    */
   public static Optional<Reach> of(
       Body body, Family family, Setup wished, Optional<SetupParameter> yields) {
@@ -87,8 +80,7 @@ public record Reach(Setup setup, List<Fact> changes) {
     if (family.depth().isEmpty()) {
       return Optional.empty();
     }
-    return shallower(body, family, raised, Optional.empty())
-        .or(() -> gives ? shallower(body, family, wished, yields) : Optional.empty())
+    return shallower(body, family, wished, gives ? yields : Optional.empty())
         .map(reached -> new Reach(reached, told(family, yields, wished, reached, first)));
   }
 
@@ -140,29 +132,42 @@ public record Reach(Setup setup, List<Fact> changes) {
     for (double low = setup.get(depth) - 2 * depth.step();
         low >= depth.allowed().min();
         low -= 2 * depth.step()) {
-      Setup less = family.atDepth(setup, low);
-      Setup reached = yields.map(parameter -> raised(body, family, less, parameter)).orElse(less);
+      Setup reached = given(body, family, family.atDepth(setup, low), yields);
       if (obstacle(body, family, reached).isEmpty()) {
-        return Optional.of(deepest(body, family, reached, low + 2 * depth.step()));
+        return Optional.of(deepest(body, family, reached, yields, low + 2 * depth.step()));
       }
     }
     return Optional.empty();
   }
 
-  /** The same set-up as deep as it goes: whole degrees or centimetres below {@code tooDeep}. */
-  private static Setup deepest(Body body, Family family, Setup setup, double tooDeep) {
+  private static Setup given(
+      Body body, Family family, Setup setup, Optional<SetupParameter> yields) {
+    return yields.map(parameter -> raised(body, family, setup, parameter)).orElse(setup);
+  }
+
+  /**
+   * A set-up that is reached as deep as it goes, with no more rise than that asks for: whole
+   * degrees or centimetres below {@code tooDeep}.
+   */
+  private static Setup deepest(
+      Body body, Family family, Setup reached, Optional<SetupParameter> yields, double tooDeep) {
     SetupParameter depth = family.depth().orElseThrow();
-    double low = setup.get(depth);
+    double grain = depth.allowed().unit().equals("m") ? 0.01 : 1;
+    Setup best = reached;
+    double low = reached.get(depth);
     double high = tooDeep;
-    while (high - low > 0.5) {
+    while (high - low > 0.5 * grain) {
       double middle = 0.5 * (low + high);
-      if (obstacle(body, family, family.atDepth(setup, middle)).isEmpty()) {
+      Setup deeper = given(body, family, family.atDepth(best, middle), yields);
+      if (obstacle(body, family, deeper).isEmpty()) {
+        best = deeper;
         low = middle;
       } else {
         high = middle;
       }
     }
-    return family.atDepth(setup, Math.max(Math.floor(low), depth.allowed().min()));
+    double whole = Math.floor(low / grain + 1e-9) * grain;
+    return family.atDepth(best, Math.max(whole, depth.allowed().min()));
   }
 
   private static Moved told(
@@ -176,8 +181,7 @@ public record Reach(Setup setup, List<Fact> changes) {
    * at one load only, it does not stand in the way: that load is too much or too little.
    */
   public static Optional<Impossible> obstacle(Body body, Family family, Setup setup) {
-    double heavyKg = family.heldAtChest(setup) ? HEAVY_AT_CHEST_KG : HEAVY_KG;
-    Optional<Impossible> heavy = obstacle(body, family, setup, heavyKg);
+    Optional<Impossible> heavy = obstacle(body, family, setup, family.triedWithKg(setup));
     boolean tooHeavy = heavy.isPresent() && heavy.get().limit() == Obstacle.Limit.BALANCE;
     boolean lighterTells = heavy.isEmpty() && family.legs(setup) == 1;
     if (!family.balances() || (!tooHeavy && !lighterTells)) {
@@ -189,30 +193,48 @@ public record Reach(Setup setup, List<Fact> changes) {
         : light;
   }
 
+  /**
+   * The first obstacle on the way up from the bottom. Of an ankle that bends too little it is the
+   * place where it would have to bend most, which need not be the bottom.
+   */
   private static Optional<Impossible> obstacle(
       Body body, Family family, Setup setup, double loadKg) {
-    double mostTuck = mostTuckRad(family);
+    Optional<Impossible> worst = Optional.empty();
     for (int k = POINTS - 1; k >= 0; k--) {
-      PostureResult result = family.posture(body, setup, k / (POINTS - 1.0), loadKg);
-      if (result instanceof Impossible impossible) {
-        return Optional.of(impossible);
+      Optional<Impossible> here =
+          obstacle(body, family, setup, family.posture(body, setup, k / (POINTS - 1.0), loadKg));
+      if (here.isPresent() && !(here.get().obstacle() instanceof Obstacle.AnkleBendsLess)) {
+        return worst.or(() -> here);
       }
-      Posture posture = (Posture) result;
-      if (posture.angle(Coordinate.HIP_ABDUCTION) > body.hipOpeningLimitRad() + 1e-9) {
-        return Optional.of(
-            new Impossible(
-                new Obstacle.HipOpensLess(
-                    posture.angle(Coordinate.HIP_ABDUCTION), body.hipOpeningLimitRad())));
-      }
-      if (posture.trunkLeanRad() > family.mostLeanRad(setup)) {
-        return Optional.of(new Impossible(new Obstacle.LeansTooFar(family.mostLeanRad(setup))));
-      }
-      if (posture.angle(Coordinate.LUMBAR_FLEXION) > mostTuck) {
-        return Optional.of(
-            new Impossible(
-                new Obstacle.PelvisTucks(mostTuck, posture.angle(Coordinate.LUMBAR_FLEXION))));
+      if (here.isPresent() && (worst.isEmpty() || ankleRad(here) > ankleRad(worst))) {
+        worst = here;
       }
     }
-    return Optional.empty();
+    return worst;
+  }
+
+  private static double ankleRad(Optional<Impossible> why) {
+    return ((Obstacle.AnkleBendsLess) why.orElseThrow().obstacle()).neededRad();
+  }
+
+  private static Optional<Impossible> obstacle(
+      Body body, Family family, Setup setup, PostureResult result) {
+    if (result instanceof Impossible impossible) {
+      return Optional.of(impossible);
+    }
+    Posture posture = (Posture) result;
+    double opens = posture.angle(Coordinate.HIP_ABDUCTION);
+    if (opens > body.hipOpeningLimitRad() + 1e-9) {
+      return Optional.of(
+          new Impossible(new Obstacle.HipOpensLess(opens, body.hipOpeningLimitRad())));
+    }
+    if (posture.trunkLeanRad() > family.mostLeanRad(setup)) {
+      return Optional.of(new Impossible(new Obstacle.LeansTooFar(family.mostLeanRad(setup))));
+    }
+    double mostTuck = mostTuckRad(family);
+    double tuck = posture.angle(Coordinate.LUMBAR_FLEXION);
+    return tuck > mostTuck
+        ? Optional.of(new Impossible(new Obstacle.PelvisTucks(mostTuck, tuck)))
+        : Optional.empty();
   }
 }

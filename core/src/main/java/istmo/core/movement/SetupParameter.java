@@ -67,6 +67,12 @@ public record SetupParameter(
     return new SetupParameter(id, label, allowed, usual, step, kind, choices, note, false);
   }
 
+  /** The same parameter, which goes no further up than a value. */
+  public SetupParameter upTo(double value) {
+    Allowed narrower = new Allowed(allowed.min(), allowed.check(id, value), allowed.unit());
+    return new SetupParameter(id, label, narrower, usual, step, kind, choices, note, searched);
+  }
+
   /** The same parameter with another usual value. */
   public SetupParameter usually(double value) {
     return new SetupParameter(id, label, allowed, value, step, kind, choices, note, searched);

@@ -30,6 +30,7 @@ public final class TechniqueSpread {
     BY_PARAMETER.put("shoulders", 0.02);
     BY_PARAMETER.put("kneeBend", 3.0);
     BY_PARAMETER.put("hipBend", 5.0);
+    BY_PARAMETER.put("footUp", 12.0);
   }
 
   private TechniqueSpread() {}

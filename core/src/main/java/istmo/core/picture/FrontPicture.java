@@ -63,7 +63,7 @@ public record FrontPicture(int widthPx, int heightPx, List<Mark> marks) {
   private static final int HIP = 3;
 
   /**
-   * What is told. Left and right are those of the picture.
+   * What was measured. Left and right are those of the picture.
    *
    * @param stance from ankle to ankle, m
    * @param toesOutLeft direction of the foot, outwards positive, rad
@@ -71,7 +71,7 @@ public record FrontPicture(int widthPx, int heightPx, List<Mark> marks) {
    * @param pelvis how much lower the pelvis is at the left, rad
    * @param yaw how far the camera stood to the client's right, rad
    */
-  public record Told(
+  public record Measures(
       Figure stance,
       Figure toesOutLeft,
       Figure toesOutRight,
@@ -112,7 +112,7 @@ public record FrontPicture(int widthPx, int heightPx, List<Mark> marks) {
    * Reads the marks of a client in about this posture. Throws {@link InvalidInput} on field "marks"
    * where the camera stood too far aside.
    */
-  Told read(Scene scene) {
+  Measures read(Scene scene) {
     double[] at = new double[2 * MARKED.size() + Known.values().length];
     double[] error = new double[at.length];
     Map<Landmark, Mark> means = Mark.means(marks);
@@ -155,7 +155,7 @@ public record FrontPicture(int widthPx, int heightPx, List<Mark> marks) {
     for (int f = 0; f < value.length; f++) {
       told[f] = new Figure(value[f], Math.sqrt(squares[f]));
     }
-    return new Told(told[0], told[1], told[2], told[3], told[4], told[5], told[6]);
+    return new Measures(told[0], told[1], told[2], told[3], told[4], told[5], told[6]);
   }
 
   private static void known(double[] at, double[] error, Known known, double value, double spread) {
@@ -251,19 +251,19 @@ public record FrontPicture(int widthPx, int heightPx, List<Mark> marks) {
   public record PelvisLower(Figure by) implements Finding {}
 
   /** What is worth a word: what differs from nothing by more than twice its error. */
-  static List<Finding> findings(Told told) {
+  static List<Finding> findings(Measures measures) {
     List<Finding> findings = new ArrayList<>();
-    if (tells(told.kneeInLeft())) {
-      findings.add(new KneeInside(Side.LEFT, told.kneeInLeft()));
+    if (tells(measures.kneeInLeft())) {
+      findings.add(new KneeInside(Side.LEFT, measures.kneeInLeft()));
     }
-    if (tells(told.kneeInRight())) {
-      findings.add(new KneeInside(Side.RIGHT, told.kneeInRight()));
+    if (tells(measures.kneeInRight())) {
+      findings.add(new KneeInside(Side.RIGHT, measures.kneeInRight()));
     }
     if (findings.isEmpty()) {
       findings.add(new KneesOverToes());
     }
-    if (tells(told.pelvis())) {
-      findings.add(new PelvisLower(told.pelvis()));
+    if (tells(measures.pelvis())) {
+      findings.add(new PelvisLower(measures.pelvis()));
     }
     return findings;
   }

@@ -25,7 +25,7 @@ public record FrontReading(List<Compared> figures, List<FrontPicture.Finding> fi
       throw new InvalidInput(
           "candidateId", "is read from the front only where the client stands on both feet alike");
     }
-    FrontPicture.Told told = picture.read(assumed.scene());
+    FrontPicture.Measures measures = picture.read(assumed.scene());
     Posture.Points points = assumed.scene().posture().points();
     double ahead = points.toe().x() - points.ankle().x();
     double aside = points.toe().z() - points.ankle().z();
@@ -37,14 +37,15 @@ public record FrontReading(List<Compared> figures, List<FrontPicture.Finding> fi
     return new FrontReading(
         List.of(
             new Compared(
-                "stance", "Stance, ankle to ankle", "m", told.stance(), 2 * points.ankle().z()),
-            Compared.degrees("toesOutLeft", "Left toes out", told.toesOutLeft(), toesOut),
-            Compared.degrees("toesOutRight", "Right toes out", told.toesOutRight(), toesOut),
-            new Compared("kneeInLeft", "Left knee inside its toes", "m", told.kneeInLeft(), kneeIn),
+                "stance", "Stance, ankle to ankle", "m", measures.stance(), 2 * points.ankle().z()),
+            Compared.degrees("toesOutLeft", "Left toes out", measures.toesOutLeft(), toesOut),
+            Compared.degrees("toesOutRight", "Right toes out", measures.toesOutRight(), toesOut),
             new Compared(
-                "kneeInRight", "Right knee inside its toes", "m", told.kneeInRight(), kneeIn),
-            Compared.degrees("pelvis", "Pelvis lower at the left", told.pelvis(), 0)),
-        FrontPicture.findings(told));
+                "kneeInLeft", "Left knee inside its toes", "m", measures.kneeInLeft(), kneeIn),
+            new Compared(
+                "kneeInRight", "Right knee inside its toes", "m", measures.kneeInRight(), kneeIn),
+            Compared.degrees("pelvis", "Pelvis lower at the left", measures.pelvis(), 0)),
+        FrontPicture.findings(measures));
   }
 
   /** Whether the shanks stand, so that their height can be a scale. */

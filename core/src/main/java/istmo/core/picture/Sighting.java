@@ -103,17 +103,17 @@ public record Sighting(
   }
 
   /** A shift with the parameter that it is of. */
-  public record Told(SetupParameter parameter, Shift shift) {}
+  public record Change(SetupParameter parameter, Shift shift) {}
 
   /**
    * The shifts in the order of the exercise's parameters, without what is no parameter any more.
    */
-  public List<Told> told() {
+  public List<Change> changes() {
     return Catalogue.standard().exercises().stream()
         .filter(exercise -> exercise.id().equals(exerciseId()))
         .flatMap(exercise -> exercise.family().parameters().stream())
         .filter(parameter -> shifts.containsKey(parameter.id()))
-        .map(parameter -> new Told(parameter, Required.entry(shifts, parameter.id())))
+        .map(parameter -> new Change(parameter, Required.entry(shifts, parameter.id())))
         .toList();
   }
 

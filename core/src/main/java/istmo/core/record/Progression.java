@@ -121,7 +121,7 @@ public final class Progression {
   public static Next next(
       Series series, Asked asked, Set<Equipment> needs, GymEquipment equipment, LocalDate today) {
     return newest(series.outings())
-        .map(last -> new Judged(series, last, asked, needs, equipment).next(today))
+        .map(last -> new LastOuting(series, last, asked, needs, equipment).next(today))
         .orElseGet(
             () ->
                 new Next(
@@ -143,7 +143,7 @@ public final class Progression {
   }
 
   /** The last outing of a series, judged by one rule after the other. */
-  private static final class Judged {
+  private static final class LastOuting {
     private final Series series;
     private final Outing newest;
     private final Asked asked;
@@ -165,7 +165,7 @@ public final class Progression {
 
     private final Optional<Loading> below;
 
-    private Judged(
+    private LastOuting(
         Series series, Outing newest, Asked asked, Set<Equipment> needs, GymEquipment equipment) {
       this.series = series;
       this.newest = newest;

@@ -26,11 +26,11 @@ public final class Finder {
   /**
    * Something that was found.
    *
-   * @param by the name by which it was found
+   * @param name the name by which it was found
    */
-  public record Hit(Findable thing, String by) {}
+  public record Hit(Findable thing, String name) {}
 
-  private record Scored(Findable thing, String by, Fit fit, boolean nickname) {}
+  private record Scored(Findable thing, String name, Fit fit, boolean nickname) {}
 
   /** What fits a text, the best first, at most so many; nothing for a text without a word. */
   public static List<Hit> find(String text, Collection<Findable> among, int most) {
@@ -45,11 +45,11 @@ public final class Finder {
             Comparator.comparing(Scored::fit)
                 .thenComparing(scored -> scored.thing().kind())
                 .thenComparing(Scored::nickname)
-                .thenComparing(scored -> scored.by().length())
+                .thenComparing(scored -> scored.name().length())
                 .thenComparing(scored -> scored.thing().name())
                 .thenComparing(scored -> scored.thing().id()))
         .limit(most)
-        .map(scored -> new Hit(scored.thing(), scored.by()))
+        .map(scored -> new Hit(scored.thing(), scored.name()))
         .toList();
   }
 

@@ -51,7 +51,7 @@ public final class MovementWords {
       return obstacle instanceof Hindrance hindrance ? missing(hindrance) : missing(obstacle);
     }
     return why instanceof BodyWeightTooMuch much
-        ? say("about %.0f kg of help", much.helpKg())
+        ? (much.helpKg() < 1 ? "less than 1" : say("about %.0f", much.helpKg())) + " kg of help"
         : "more load, or less help";
   }
 
@@ -113,13 +113,13 @@ public final class MovementWords {
   private static String missing(Obstacle obstacle) {
     if (obstacle instanceof AnkleBendsLess ankle) {
       return say(
-          "%.0f° of ankle beyond this client's %.0f°",
-          toDegrees(ankle.neededRad() - ankle.mostRad()), toDegrees(ankle.mostRad()));
+          "%s of ankle beyond this client's %.0f°",
+          some(toDegrees(ankle.neededRad() - ankle.mostRad()), "°"), toDegrees(ankle.mostRad()));
     }
     if (obstacle instanceof KneeBendsLess knee) {
       return say(
-          "%.0f° of knee flexion beyond this client's %.0f°",
-          toDegrees(knee.neededRad() - knee.mostRad()), toDegrees(knee.mostRad()));
+          "%s of knee flexion beyond this client's %.0f°",
+          some(toDegrees(knee.neededRad() - knee.mostRad()), "°"), toDegrees(knee.mostRad()));
     }
     if (obstacle instanceof HipOpensLess hip) {
       return say(
@@ -160,6 +160,11 @@ public final class MovementWords {
     return obstacle instanceof RearKneeOnFloor knee
         ? say("%.0f cm under the front foot, or less depth", upCm(knee.shortM()))
         : say("a stride %.0f cm shorter", upCm(((RearLegTooShort) obstacle).shortM()));
+  }
+
+  /** How much is missing: nothing is never said to be missing. */
+  private static String some(double much, String unit) {
+    return much < 1 ? "less than 1" + unit : say("%.0f%s", much, unit);
   }
 
   /** Whole centimetres, upwards: what is missing is given whole. */

@@ -325,10 +325,15 @@ public final class RankingWords {
         : "Works no joint that is sore.";
   }
 
-  /** The arms end it before the legs do. */
+  /** Arms or balance end the load before the muscles do. */
   public static String of(UsualSet.ForMoreRepetitions more) {
+    String why =
+        switch (more.by()) {
+          case ARMS -> "The arms hold no more than %.0f kg at the chest.";
+          case BALANCE -> "With more than %.0f kg balance goes before the muscles do.";
+        };
     return say(
-        "For about %d repetitions%s. The arms hold no more than %.0f kg at the chest.",
+        "For about %d repetitions%s. " + why,
         more.repetitions(),
         more.reserve() > 0 ? " with " + more.reserve() + " in reserve" : "",
         more.kg());

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import istmo.core.anatomy.Coordinate;
 import istmo.core.body.Body;
 import istmo.core.body.Cautions;
 import istmo.core.body.PainFlag;
@@ -12,7 +11,8 @@ import istmo.core.body.Soreness;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.mechanics.Bodies;
-import istmo.core.movement.Posture;
+import istmo.core.movement.Family;
+import istmo.core.movement.Reach;
 import istmo.core.movement.Setup;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.words.Words;
@@ -53,47 +53,44 @@ class TapelessStartTest {
   }
 
   /**
-   * As low as the heels stay down: a step lower and the heels would lift; a stiffer ankle stands
-   * higher.
+   * As low as the heels stay down at the depth that is reached: a step lower less of it is, higher
+   * feet give no more. A stiffer ankle stands higher.
    */
   @ParameterizedTest
   @ValueSource(doubles = {26, 32, 38})
   void theLowestFeetAreThoseWhoseHeelsJustStayDown(double ankle) {
     Body body = MAN.withDorsiflexionLimit(Math.toRadians(ankle));
-    Candidate low = candidate("leg-press/low");
-    double height =
-        TapelessStart.HEELS_STAY_DOWN
-            .found(body, PLACE, Optional.of(low), Map.of())
-            .setup()
-            .get("footHeight");
-    assertThat(dorsiflexion(height)).isLessThanOrEqualTo(ankle + 1e-6);
-    assertThat(dorsiflexion(height - 0.02)).isGreaterThan(ankle);
-    double stiffer =
-        TapelessStart.HEELS_STAY_DOWN
-            .found(
-                body.withDorsiflexionLimit(Math.toRadians(ankle - 6)),
-                PLACE,
-                Optional.of(low),
-                Map.of())
-            .setup()
-            .get("footHeight");
-    assertThat(stiffer).isGreaterThan(height);
+    double height = lowestFeet(body);
+    int deepest = deepest(body, height);
+    assertThat(deepest(body, height - 0.02)).isLessThan(deepest);
+    for (double higher = 0.02; higher < 0.12; higher += 0.02) {
+      assertThat(deepest(body, height + higher)).isLessThanOrEqualTo(deepest + 1);
+    }
+    assertThat(lowestFeet(body.withDorsiflexionLimit(Math.toRadians(ankle - 6))))
+        .isGreaterThan(height);
   }
 
-  /** At the deepest point, on a body whose ankle never stops. */
-  private static double dorsiflexion(double height) {
+  private static double lowestFeet(Body body) {
+    return TapelessStart.HEELS_STAY_DOWN
+        .found(body, PLACE, Optional.of(candidate("leg-press/low")), Map.of())
+        .setup()
+        .get("footHeight");
+  }
+
+  /** The most whole degrees of knee bend up to the wished one with feet at a height; 0 for none. */
+  private static int deepest(Body body, double height) {
     Candidate low = candidate("leg-press/low");
+    Family family = low.exercise().family();
     Map<String, Double> values = new LinkedHashMap<>(low.usual().values());
     values.put("footHeight", height);
-    var family = low.exercise().family();
-    Posture posture =
-        (Posture)
-            family.posture(
-                MAN.withDorsiflexionLimit(Math.toRadians(60)),
-                Setup.of(family.parameters(), values),
-                1,
-                100);
-    return Math.toDegrees(posture.angle(Coordinate.ANKLE_DORSIFLEXION));
+    double wished = values.get("kneeDepth");
+    for (double bend = wished; bend >= 60; bend--) {
+      values.put("kneeDepth", bend);
+      if (Reach.obstacle(body, family, Setup.of(family.parameters(), values)).isEmpty()) {
+        return (int) bend;
+      }
+    }
+    return 0;
   }
 
   @Test

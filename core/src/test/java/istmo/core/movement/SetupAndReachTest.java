@@ -225,4 +225,51 @@ class SetupAndReachTest {
         .isCloseTo(
             (wished.values().get("top") - 6) / (wished.values().get("depth") - 6), within(0.01));
   }
+
+  /** A coach takes a lower box where the hip or the ankle does not follow (common practice). */
+  @Test
+  void aBoxComesDownForWhoDoesNotReachIt() {
+    Body small = Body.estimated(1.50, 50, Sex.FEMALE);
+    Candidate high = Catalogue.standard().candidate("step-up/high");
+    Family step = high.exercise().family();
+    Reach reach = Reach.of(small, step, high.usual(), high.yields()).orElseThrow();
+    double box = reach.setup().values().get("box");
+    assertThat(box).isLessThan(high.usual().values().get("box")).isGreaterThan(0.30);
+    assertThat(100 * box).as("whole centimetres").isCloseTo(Math.rint(100 * box), within(1e-9));
+    assertThat(Reach.obstacle(small, step, reach.setup())).isEmpty();
+    assertThat(Reach.of(Bodies.MAN, step, high.usual(), high.yields()).orElseThrow().changes())
+        .isEmpty();
+  }
+
+  /** What yields goes no further than its line says; what is still missing comes off the depth. */
+  @Test
+  void aTrunkLeansNoFurtherThanItMay() {
+    Candidate down = Catalogue.standard().candidate("step-down/usual");
+    Reach reach =
+        Reach.of(STIFF, down.exercise().family(), down.usual(), down.yields()).orElseThrow();
+    assertThat(reach.setup().values().get("lean")).isGreaterThan(30).isLessThanOrEqualTo(45);
+    assertThat(reach.setup().values().get("box")).isLessThan(down.usual().values().get("box"));
+  }
+
+  /** The ankle that a set-up asks for is the most of the whole repetition, not of its bottom. */
+  @Test
+  void theAnkleIsToldWhereItBendsMost() {
+    Candidate high = Catalogue.standard().candidate("step-up/high");
+    Family step = high.exercise().family();
+    double most = 0;
+    for (int k = 0; k <= 20; k++) {
+      if (step.posture(Bodies.MAN, high.usual(), k / 20.0, 0) instanceof Posture posture) {
+        most = Math.max(most, posture.angle(Coordinate.ANKLE_DORSIFLEXION));
+      }
+    }
+    Body stiff = Bodies.MAN.withDorsiflexionLimit(most - Math.toRadians(6));
+    Obstacle why = Reach.obstacle(stiff, step, high.usual()).orElseThrow().obstacle();
+    assertThat(why).isInstanceOf(Obstacle.AnkleBendsLess.class);
+    assertThat(((Obstacle.AnkleBendsLess) why).neededRad())
+        .isCloseTo(most, within(Math.toRadians(0.5)));
+    assertThat(MovementWords.missing(why)).startsWith("6° of ankle");
+    Body nearly = Bodies.MAN.withDorsiflexionLimit(most - Math.toRadians(0.3));
+    Obstacle little = Reach.obstacle(nearly, step, high.usual()).orElseThrow().obstacle();
+    assertThat(MovementWords.missing(little)).startsWith("less than 1° of ankle");
+  }
 }

@@ -80,7 +80,7 @@ class FrontPictureTest {
         landmark, at[0] + noisePx * random.nextGaussian(), at[1] + noisePx * random.nextGaussian());
   }
 
-  private static FrontPicture.Told told(FrontPicture picture) {
+  private static FrontPicture.Measures measures(FrontPicture picture) {
     return picture.read(TechniqueReading.assumed(subject(SQUAT)).scene());
   }
 
@@ -90,19 +90,19 @@ class FrontPictureTest {
     Vec3 foot = BOTTOM.points().toe().minus(BOTTOM.points().ankle());
     double toesOut = Math.atan2(foot.z(), foot.x());
     for (double yaw : new double[] {0, 8, -8}) {
-      FrontPicture.Told told = told(picture(yaw, 4, 0, 0, 1));
-      assertThat(told.stance().value()).as("at %s°", yaw).isCloseTo(stance, within(0.03));
-      assertThat(told.toesOutLeft().value()).isCloseTo(toesOut, within(Math.toRadians(5)));
-      assertThat(told.toesOutRight().value()).isCloseTo(toesOut, within(Math.toRadians(5)));
-      assertThat(Math.toDegrees(told.yaw().value())).isCloseTo(yaw, within(4.0));
-      assertThat(told.pelvis().value()).isCloseTo(0, within(Math.toRadians(2)));
+      FrontPicture.Measures measures = measures(picture(yaw, 4, 0, 0, 1));
+      assertThat(measures.stance().value()).as("at %s°", yaw).isCloseTo(stance, within(0.03));
+      assertThat(measures.toesOutLeft().value()).isCloseTo(toesOut, within(Math.toRadians(5)));
+      assertThat(measures.toesOutRight().value()).isCloseTo(toesOut, within(Math.toRadians(5)));
+      assertThat(Math.toDegrees(measures.yaw().value())).isCloseTo(yaw, within(4.0));
+      assertThat(measures.pelvis().value()).isCloseTo(0, within(Math.toRadians(2)));
     }
   }
 
   @Test
   void aKneeThatFallsInIsTold() {
-    FrontPicture.Told as = told(picture(0, 0, 0, 0, 0));
-    FrontPicture.Told in = told(picture(0, 0, 0.10, 0, 0));
+    FrontPicture.Measures as = measures(picture(0, 0, 0, 0, 0));
+    FrontPicture.Measures in = measures(picture(0, 0, 0.10, 0, 0));
     assertThat(in.kneeInRight().value() - as.kneeInRight().value())
         .as("the client's left knee is at the right of the picture")
         .isCloseTo(0.10, within(0.015));
@@ -113,15 +113,15 @@ class FrontPictureTest {
 
   @Test
   void aPelvisThatDropsIsTold() {
-    FrontPicture.Told told = told(picture(0, 6, 0, 0.05, 0));
-    assertThat(Math.toDegrees(told.pelvis().value())).isBetween(6.0, 16.0);
-    assertThat(Said.all(FrontPicture.findings(told)))
+    FrontPicture.Measures measures = measures(picture(0, 6, 0, 0.05, 0));
+    assertThat(Math.toDegrees(measures.pelvis().value())).isBetween(6.0, 16.0);
+    assertThat(Said.all(FrontPicture.findings(measures)))
         .anyMatch(words -> words.startsWith("The pelvis is lower at the left"));
   }
 
   @Test
   void whatIsNotSeenFromTheFrontIsRefused() {
-    assertThatThrownBy(() -> told(picture(35, 0, 0, 0, 0)))
+    assertThatThrownBy(() -> measures(picture(35, 0, 0, 0, 0)))
         .isInstanceOf(InvalidInput.class)
         .hasMessageContaining("camera stood");
     Candidate split = Catalogue.standard().candidate("split-squat/upright");

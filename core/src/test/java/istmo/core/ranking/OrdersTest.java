@@ -75,10 +75,10 @@ class OrdersTest {
     return order(Bodies.MAN, MAN, Set.of(), EVERYTHING, aim, out);
   }
 
-  /** Mean activation of the lower back in the first five. */
+  /** Mean activation of the lower back in the first ten. */
   private static double meanBack(Order order) {
     return order.entries().stream()
-        .limit(5)
+        .limit(10)
         .mapToDouble(entry -> Fit.backActivation(entry.evaluation().analysis()))
         .average()
         .orElseThrow();

@@ -85,7 +85,7 @@ class FinderTest {
             new Findable(Kind.CLIENT, "c", "Squat Jones", List.of(), Optional.empty()));
     assertThat(Finder.find("SQUATS", some, 10).stream().map(hit -> hit.thing().id()))
         .containsExactly("b", "c", "a");
-    assertThat(Finder.find("squats", some, 10).get(0).by()).isEqualTo("squat");
+    assertThat(Finder.find("squats", some, 10).get(0).name()).isEqualTo("squat");
     assertThat(Finder.find("squat", some, 1)).hasSize(1);
     assertThat(Finder.find(" - ", some, 10)).isEmpty();
     assertThat(Finder.find("bench press", some, 10)).isEmpty();

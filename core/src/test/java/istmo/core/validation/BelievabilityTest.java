@@ -52,6 +52,7 @@ class BelievabilityTest {
           "back-squat",
           "front-squat",
           "safety-bar-squat",
+          "zercher-squat",
           "heel-raised-squat",
           "goblet-squat",
           "wide-dumbbell-squat",
@@ -89,6 +90,7 @@ class BelievabilityTest {
           "track-hinge",
           "pull-through",
           "back-extension",
+          "one-leg-back-extension",
           "level-back-extension",
           "reverse-back-extension");
   private static final List<String> CURLS =

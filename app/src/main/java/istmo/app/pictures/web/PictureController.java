@@ -292,7 +292,7 @@ class PictureController {
         name(sighting.candidateId()),
         sighting.loadKg(),
         sighting.countsAmong(all.stream().map(Sightings.Kept::sighting).toList()),
-        sighting.told().stream()
+        sighting.changes().stream()
             .map(
                 told ->
                     new ShiftView(

@@ -36,7 +36,7 @@ class SearchController {
                     hit.thing().kind(),
                     hit.thing().id(),
                     hit.thing().name(),
-                    hit.by(),
+                    hit.name(),
                     hit.thing().note().map(Words::of).orElse("")))
         .toList();
   }

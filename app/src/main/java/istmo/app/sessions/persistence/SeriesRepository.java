@@ -27,6 +27,9 @@ public interface SeriesRepository extends JpaRepository<SeriesEntity, UUID> {
               + " candidate_id = :candidateId and setup = cast(:setup as jsonb)")
   UUID find(UUID coachId, UUID clientId, String candidateId, String setup);
 
+  List<SeriesEntity> findByCoachIdAndClientIdAndCandidateId(
+      UUID coachId, UUID clientId, String candidateId);
+
   List<SeriesEntity> findByCoachIdAndClientId(UUID coachId, UUID clientId);
 
   List<SeriesEntity> findByCoachIdAndClientIdIn(UUID coachId, Collection<UUID> clientIds);

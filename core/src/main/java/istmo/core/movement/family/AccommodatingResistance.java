@@ -95,6 +95,16 @@ final class AccommodatingResistance implements Family {
   }
 
   @Override
+  public double triedWithKg(Setup setup) {
+    return of.triedWithKg(setup);
+  }
+
+  @Override
+  public boolean beginsLow() {
+    return of.beginsLow();
+  }
+
+  @Override
   public boolean heldAtChest(Setup setup) {
     return of.heldAtChest(setup);
   }

@@ -7,6 +7,7 @@ import istmo.core.movement.Family;
 import istmo.core.movement.Handle;
 import istmo.core.movement.Handle.Part;
 import istmo.core.movement.Load;
+import istmo.core.movement.Parameters;
 import istmo.core.movement.PostureBuilder;
 import istmo.core.movement.PostureResult;
 import istmo.core.movement.Setup;
@@ -92,12 +93,17 @@ public final class BackExtensionFamily implements Family {
 
   @Override
   public List<SetupParameter> parameters() {
-    return List.of(LOW, HIGH, PAD, BEHIND_HEAD, BENCH_ANGLE);
+    return List.of(LOW, HIGH, PAD, BEHIND_HEAD, Parameters.LEGS, BENCH_ANGLE);
   }
 
   @Override
   public List<Handle> handles() {
     return Handle.among(parameters(), new Handle("low", Part.SHOULDER));
+  }
+
+  @Override
+  public int legs(Setup setup) {
+    return Parameters.legs(setup);
   }
 
   @Override
@@ -139,7 +145,10 @@ public final class BackExtensionFamily implements Family {
         new Vec3(hip.x(), hip.y(), 0)
             .plus((back ? 1.0 : 0.75) * body.trunkM(), trunk)
             .plus(back ? -0.08 : 0.15, trunk.turnedAboutZ(-Math.PI / 2));
-    onPadAndPlate(builder, body, new Lying(thighUp, shankUp, padAt, rollerAt, upper, load));
+    onPadAndPlate(
+        builder,
+        body,
+        new Lying(thighUp, shankUp, padAt, rollerAt, upper, load, 1.0 / Parameters.legs(setup)));
     builder
         .legWeights()
         .upperWeight(com)
@@ -154,9 +163,13 @@ public final class BackExtensionFamily implements Family {
     return builder.build(ROWS);
   }
 
-  /** Directions and places of a lifter on the bench, m, world. */
+  /**
+   * Directions and places of a lifter on the bench, m, world.
+   *
+   * @param share of what is above the hips that the leg carries which is looked at
+   */
   private record Lying(
-      Vec3 thighUp, Vec3 shankUp, Vec3 padAt, Vec3 rollerAt, Vec3 upper, Vec3 load) {
+      Vec3 thighUp, Vec3 shankUp, Vec3 padAt, Vec3 rollerAt, Vec3 upper, Vec3 load, double share) {
     /** Out of the front of the thigh, towards the pad. */
     private Vec3 front() {
       return thighUp.turnedAboutZ(-Math.PI / 2);
@@ -169,9 +182,10 @@ public final class BackExtensionFamily implements Family {
   }
 
   /**
-   * What roller, pad and foot plate push. One leg carries half; moments about the pad give the
-   * roller, forces square to the thigh the pad, along it the foot plate, whose push goes up the
-   * leg's line: through the pad's point, so that moments stay.
+   * What roller, pad and foot plate push. One leg carries half, or all where it works alone: the
+   * thigh of the other then lies on the pad, which answers what would turn the trunk. Moments about
+   * the pad give the roller, forces square to the thigh the pad, along it the foot plate, whose
+   * push goes up the leg's line: through the pad's point, so that moments stay.
    */
   private static void onPadAndPlate(PostureBuilder builder, Body body, Lying lying) {
     Vec3 hip = builder.hip();
@@ -184,16 +198,16 @@ public final class BackExtensionFamily implements Family {
                 * (knee.x() + body.shankComFraction() * (ankle.x() - knee.x()) - padX)
             + body.footMassKg() * (builder.footCom().x() - padX);
     double moment = // about z, of weights
-        -Load.G * (body.upperMassKg() / 2 * (lying.upper().x() - padX) + legs);
-    double momentPerKg = -Load.G / 2 * (lying.load().x() - padX);
+        -Load.G * (lying.share() * body.upperMassKg() * (lying.upper().x() - padX) + legs);
+    double momentPerKg = -lying.share() * Load.G * (lying.load().x() - padX);
     Vec3 roll = lying.roll();
     Vec3 r = lying.rollerAt().minus(lying.padAt());
     double lever = r.x() * roll.y() - r.y() * roll.x();
     double hold = -moment / lever;
     double holdPerKg = -momentPerKg / lever;
-    double weight = body.massKg() / 2 * Load.G;
+    double weight = (body.massKg() / 2 + (lying.share() - 0.5) * body.upperMassKg()) * Load.G;
     Vec3 rest = new Vec3(0, -weight, 0).plus(hold, roll); // what pad and plate must take
-    Vec3 restPerKg = new Vec3(0, -Load.G / 2, 0).plus(holdPerKg, roll);
+    Vec3 restPerKg = new Vec3(0, -lying.share() * Load.G, 0).plus(holdPerKg, roll);
     builder.pressureAt(lying.rollerAt());
     builder.load(
         Load.force(Load.Segment.SHANK, lying.rollerAt(), roll.times(hold), roll.times(holdPerKg)));

@@ -187,6 +187,12 @@ public final class HingeFamily implements Family {
     return kind != Kind.TRACK;
   }
 
+  /** A cable pulls over, and the more the heavier it is: how heavy it may be is its limit. */
+  @Override
+  public double triedWithKg(Setup setup) {
+    return kind == Kind.CABLE ? 0 : Family.super.triedWithKg(setup);
+  }
+
   @Override
   public Optional<SetupParameter> depth() {
     return Optional.of(LEAN);

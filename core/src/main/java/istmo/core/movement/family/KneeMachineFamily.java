@@ -57,6 +57,21 @@ public final class KneeMachineFamily implements Family {
 
   private static final double CURL_LEVER_M = 0.28;
 
+  /**
+   * A foot that nobody holds points: at rest, lying face down, by some 20 to 30 degrees (textbook,
+   * from memory). Pulled up, gastrocnemius is longer and takes more of a curl (Gallucci and Challis
+   * 2002 J Appl Biomech, direction from memory).
+   */
+  static final SetupParameter FOOT =
+      SetupParameter.of(
+          "footUp",
+          "Foot pulled up",
+          new Allowed(-30, 20, "deg"),
+          -20,
+          5,
+          SetupParameter.Kind.TECHNIQUE,
+          "bend of the ankle; below nothing the toes point");
+
   static final SetupParameter MOST_BEND =
       SetupParameter.of(
           "mostBend",
@@ -129,6 +144,9 @@ public final class KneeMachineFamily implements Family {
                 PULLEY.usually(extension() ? EXTENSION_LEVER_M : CURL_LEVER_M),
                 MOST_BEND,
                 FRICTION));
+    if (!extension()) {
+      list.add(4, FOOT);
+    }
     list.addAll(
         machine == Machine.LEG_EXTENSION ? ResistanceCurve.EXTENSION : ResistanceCurve.CURL);
     return List.copyOf(list);
@@ -209,7 +227,7 @@ public final class KneeMachineFamily implements Family {
             pitch,
             hipFlexion,
             kneeFlexion,
-            0);
+            extension ? 0 : setup.rad(FOOT));
     double momentPerKg =
         setup.get(PULLEY)
             * ResistanceCurve.factor(setup, kneeFlexion)

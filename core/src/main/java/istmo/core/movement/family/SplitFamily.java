@@ -133,7 +133,12 @@ public final class SplitFamily implements Family {
 
   @Override
   public Optional<SetupParameter> depth() {
-    return kind == Kind.STEP ? Optional.empty() : Optional.of(KNEE_DEPTH);
+    return Optional.of(kind == Kind.STEP ? BOX : KNEE_DEPTH);
+  }
+
+  @Override
+  public boolean beginsLow() {
+    return kind == Kind.STEP;
   }
 
   @Override

@@ -116,6 +116,9 @@ public final class SquatFamily implements Family {
     }
   }
 
+  /** A heavy load for what arms hold at the chest, kg. */
+  private static final double AT_CHEST_KG = 35;
+
   private final Kind kind;
   private final boolean byTheHandles;
 
@@ -170,6 +173,11 @@ public final class SquatFamily implements Family {
   @Override
   public boolean heldAtChest(Setup setup) {
     return place(setup) == LoadPosition.CHEST;
+  }
+
+  @Override
+  public double triedWithKg(Setup setup) {
+    return heldAtChest(setup) ? AT_CHEST_KG : Family.super.triedWithKg(setup);
   }
 
   @Override

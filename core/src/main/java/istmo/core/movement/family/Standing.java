@@ -21,9 +21,10 @@ final class Standing {
    * Where the load is held: along the trunk (fraction of hip to shoulder) and in front of it (m).
    * High and low bar, front rack, chest, hanging hands and belt by common practice. A safety bar's
    * plates hang some 10 cm below and in front of its pads, which lie where a high bar does; how far
-   * differs from bar to bar (own estimate). Last how far the trunk may lean before the load rolls
-   * or slides off, or the arms let it down (deg, common practice; squats are filmed at 20 to 35
-   * with the bar in front and 35 to 50 with it on the back).
+   * differs from bar to bar (own estimate). In the crook of the elbows a bar lies before the belly
+   * (own estimate). Last how far the trunk may lean before the load rolls or slides off, or the
+   * arms let it down (deg, common practice; squats are filmed at 20 to 35 with the bar in front and
+   * 35 to 50 with it on the back).
    */
   enum LoadPosition {
     HIGH(1.02, -0.06, 52),
@@ -32,6 +33,7 @@ final class Standing {
     CHEST(0.75, 0.20, 45),
     HANDS(1, 0, 75),
     SAFETY_BAR(0.84, 0.04, 52),
+    ELBOWS(0.42, 0.20, 52),
     BELT(0, 0.06, 75);
 
     final double along;
@@ -51,7 +53,8 @@ final class Standing {
             "in front",
             "held at the chest",
             "hanging in the hands",
-            "on a safety bar");
+            "on a safety bar",
+            "in the crook of the elbows");
 
     /** For a bar on a track. */
     static final SetupParameter BAR = parameter(3);

@@ -7,6 +7,7 @@ import istmo.core.equipment.GymEquipment;
 import istmo.core.mechanics.Analyser;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisResult;
+import istmo.core.mechanics.Limiter;
 import istmo.core.mechanics.LoadRule;
 import istmo.core.mechanics.SetSimulation;
 import istmo.core.mechanics.SimulatedSet;
@@ -26,11 +27,18 @@ import java.util.List;
  * @param result the analysis of that set, or why there is none
  */
 public record UsualSet(Reach reach, AnalysisResult result) {
+  /** What keeps a load light that the muscles could take further. */
+  public enum KeptLightBy {
+    ARMS,
+    BALANCE
+  }
+
   /**
-   * The arms end it before the legs do: it is meant for so many repetitions, with so many in
-   * reserve, and so much at the chest, kg.
+   * Something ends the load before the muscles do: it is meant for so many repetitions, with so
+   * many in reserve, and so much, kg.
    */
-  public record ForMoreRepetitions(int repetitions, int reserve, double kg) implements Fact {}
+  public record ForMoreRepetitions(KeptLightBy by, int repetitions, int reserve, double kg)
+      implements Fact {}
 
   /**
    * There is nothing heavier here: it is done for so many repetitions, with so many in reserve, and
@@ -87,9 +95,14 @@ public record UsualSet(Reach reach, AnalysisResult result) {
         if (ten.workingKg() > heaviestKg) {
           return withTheHeaviest(reach, ten);
         }
-        if (family().heldAtChest(reach.setup())
-            && ten.set().repetitions() > SetSimulation.COMPARED_REPETITIONS + 1) {
-          return heldAtChest(reach, ten);
+        if (ten.set().repetitions() > SetSimulation.COMPARED_REPETITIONS + 1) {
+          if (family().heldAtChest(reach.setup())) {
+            return keptLight(
+                KeptLightBy.ARMS, reach, LightSet.heldAtChest(body, family(), reach.setup(), ten));
+          }
+          if (ten.limiters().get(0).id().equals(Limiter.BALANCE)) {
+            return keptLight(KeptLightBy.BALANCE, reach, ten);
+          }
         }
       }
       return new UsualSet(reach, result);
@@ -109,17 +122,16 @@ public record UsualSet(Reach reach, AnalysisResult result) {
     }
 
     /**
-     * The arms hold no load that is hard for ten. A set counts to the most repetitions that the
+     * No load that is hard for ten can be held. A set counts to the most repetitions that the
      * exercise is done for; who could do more ends it with those in reserve.
      */
-    private UsualSet heldAtChest(Reach reach, Analysis held) {
+    private UsualSet keptLight(KeptLightBy by, Reach reach, Analysis light) {
       int most = exercise().mostRepetitions();
-      int could = (int) held.set().repetitions();
+      int could = (int) light.set().repetitions();
       Fact why =
           new ForMoreRepetitions(
-              Math.min(could, most), Math.max(0, could - most), held.workingKg());
-      Analysis counted = LightSet.heldAtChest(body, family(), reach.setup(), held);
-      return new UsualSet(reach.with(reach.setup(), why), counted.endedAfter(most));
+              by, Math.min(could, most), Math.max(0, could - most), light.workingKg());
+      return new UsualSet(reach.with(reach.setup(), why), light.endedAfter(most));
     }
 
     private Exercise exercise() {

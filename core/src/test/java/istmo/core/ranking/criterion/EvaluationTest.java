@@ -13,10 +13,14 @@ import istmo.core.equipment.GymEquipment;
 import istmo.core.mechanics.Analyser;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.LoadRule;
+import istmo.core.movement.Family;
+import istmo.core.movement.Posture;
+import istmo.core.movement.Setup;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import istmo.core.words.Said;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
 class EvaluationTest {
@@ -59,6 +63,34 @@ class EvaluationTest {
     assertThat(Said.all(held.reach().changes()))
         .anyMatch(
             word -> word.matches("For about 20 repetitions with \\d+ in reserve\\. The arms .*"));
+  }
+
+  /**
+   * A cable that pulls the hips back is held by body weight: balance ends its load before the
+   * muscles do, at about half of body mass (common practice: pull-throughs stay light and are done
+   * for many). The most that balance allows is possible in every phase, and little more is not.
+   */
+  @Test
+  void balanceEndsAPullThrough() {
+    Body man = Body.estimated(1.78, 80, Sex.MALE);
+    Evaluation.Computed pull = evaluated(man, "pull-through/usual");
+    double kg = pull.analysis().workingKg();
+    assertThat(kg / man.massKg()).isBetween(0.35, 0.7);
+    assertThat(pull.analysis().set().repetitions()).isEqualTo(20);
+    assertThat(Said.all(pull.reach().changes()))
+        .anyMatch(
+            word ->
+                word.matches(
+                    "For about 20 repetitions with \\d+ in reserve\\. With more than \\d+ kg"
+                        + " balance goes before the muscles do\\."));
+    Family family = pull.candidate().exercise().family();
+    assertThat(possible(family, man, pull.reach().setup(), kg)).isTrue();
+    assertThat(possible(family, man, pull.reach().setup(), kg + 0.5)).isFalse();
+  }
+
+  private static boolean possible(Family family, Body body, Setup setup, double kg) {
+    return IntStream.rangeClosed(0, 20)
+        .allMatch(k -> family.posture(body, setup, k / 20.0, kg) instanceof Posture);
   }
 
   /** What loads enough is compared at ten repetitions, whatever its range. */
