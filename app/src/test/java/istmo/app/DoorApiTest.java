@@ -142,6 +142,24 @@ class DoorApiTest {
         .isLessThan(500);
   }
 
+  /** What tells nothing of anybody is not sent twice; what does is not kept by a browser. */
+  @Test
+  void whatIsTheSameIsNotSentTwice() {
+    Answer first = RunningApp.get("/api/catalogue");
+    String tag = first.headers().get("etag").get(0);
+    assertThat(first.headers().get("cache-control")).containsExactly("no-cache, private");
+    Answer again = RunningApp.owner().send("GET", "/api/catalogue", null, "If-None-Match", tag);
+    assertThat(again.status()).isEqualTo(304);
+    assertThat(RunningApp.owner().send("GET", "/api/catalogue", null, "If-None-Match", "W/\"x\""))
+        .satisfies(other -> assertThat(other.status()).isEqualTo(200))
+        .satisfies(other -> assertThat(other.body()).isEqualTo(first.body()));
+    Answer clients = RunningApp.get("/api/clients");
+    assertThat(clients.headers()).doesNotContainKey("etag");
+    assertThat(clients.headers().get("cache-control").get(0)).contains("no-store");
+    assertThat(RunningApp.visitor().send("GET", "/api/catalogue", null, "If-None-Match", tag))
+        .satisfies(stranger -> assertThat(stranger.status()).isEqualTo(401));
+  }
+
   /** The time for unknown keys grows with their number, not with its square. */
   @Test
   void manyUnknownKeysAreAllNamed() {

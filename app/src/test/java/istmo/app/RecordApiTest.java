@@ -19,6 +19,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 @ExtendWith(RunningApp.class)
@@ -67,6 +68,35 @@ class RecordApiTest {
 
   private static String record() {
     return "/api/clients/" + client + "/record";
+  }
+
+  /** A set-up that was kept before its exercise got another handle is the same series. */
+  @Test
+  void aSeriesOutlivesANewHandle() {
+    Map<String, Object> curler = intake("Curler");
+    curler.put("pain", List.of());
+    String other = post("/api/clients", curler).at("/id").asString();
+    for (int k = 0; k < 2; k++) {
+      String session =
+          post("/api/sessions", Map.of("clientId", other, "gymId", gym, "aim", Map.of("BFL", 3)))
+              .at("/id")
+              .asString();
+      String item = FloorApiTest.pin(session, "seated-leg-curl/usual");
+      FloorApiTest.send(
+          "phone",
+          List.of(
+              Map.of(
+                  "set", FloorApiTest.set(session, item, UUID.randomUUID().toString(), 1, 0, 10))));
+      int changed =
+          RunningApp.bean(JdbcTemplate.class)
+              .update(
+                  "update series set setup = setup - 'footUp' where client_id = ?",
+                  UUID.fromString(other));
+      assertThat(changed).isEqualTo(1);
+    }
+    Answer overview = get("/api/clients/" + other + "/record");
+    assertThat(overview.at("/series")).hasSize(1);
+    assertThat(overview.at("/series/0/sets").asInt()).isEqualTo(2);
   }
 
   @Test

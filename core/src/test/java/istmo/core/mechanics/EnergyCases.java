@@ -99,6 +99,8 @@ final class EnergyCases {
             chained(50)));
     list.add(
         Arguments.of("squat", with(planar, "depth", 70, "extraTop", 50), 2, true, chained(50)));
+    list.add( // in the crook of the elbows
+        Arguments.of("squat", with(planar, "depth", 70, "bar", 6), 2, true, falls("bar", 1)));
     list.add(
         Arguments.of(
             "guided-hinge",
@@ -152,6 +154,13 @@ final class EnergyCases {
     list.add(
         Arguments.of(
             "back-extension", with(Map.of(), "low", 80, "held", 1), 2, true, falls("weight", 1)));
+    list.add(
+        Arguments.of(
+            "back-extension",
+            with(Map.of(), "low", 80, "held", 1, "legs", 1),
+            1,
+            true,
+            falls("weight", 1)));
     list.add(
         Arguments.of(
             "kneeling-curl",
