@@ -1,7 +1,7 @@
 import { beforeEach, expect, test, vi } from 'vitest'
 import { forgetSeen, keepSeen, lastSeen } from './lastSeen'
 
-const BASE = 'http://localhost'
+const BASE = window.location.origin
 const DAY_MS = 24 * 3600 * 1000
 let stores: Map<string, Map<string, Response>>
 
@@ -64,6 +64,25 @@ test('another coach, a sign-out and an erased client leave nothing behind', asyn
     await end()
     expect(await seen('/api/clients/7')).toBeUndefined()
   }
+})
+
+test('who enters the demo is who is signed in, and a stranger is nobody', async () => {
+  await keep('/api/account', { demo: true, signedIn: false })
+  expect(await seen('/api/account')).toBeUndefined()
+  const entered = { id: 'd', demo: true, signedIn: true }
+  await keepSeen(
+    new Request(`${BASE}/api/account/demo`, { method: 'POST' }),
+    new Response(JSON.stringify(entered)),
+  )
+  expect(await seen('/api/account')).toEqual(entered)
+})
+
+test('the floor has its own store', async () => {
+  await keep('/api/clients', ['Oda'])
+  window.history.pushState(null, '', '/floor/7')
+  expect(await seen('/api/clients')).toBeUndefined()
+  window.history.pushState(null, '', '/')
+  expect(await seen('/api/clients')).toEqual(['Oda'])
 })
 
 test('after two weeks it is not shown any more', async () => {
