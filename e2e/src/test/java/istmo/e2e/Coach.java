@@ -182,6 +182,11 @@ final class Coach implements AutoCloseable {
     return page.locator("[data-candidate='" + candidate + "']");
   }
 
+  /** The exercise's strip, in whichever set-up stands for it. */
+  Locator stripOf(String exercise) {
+    return page.locator("[data-candidate^='" + exercise + "/']").first();
+  }
+
   /**
    * Candidates of the order, best first; the first order of a body that a cold server computes
    * takes its time.
