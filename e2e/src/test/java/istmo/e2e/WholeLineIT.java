@@ -168,7 +168,11 @@ class WholeLineIT {
             new com.microsoft.playwright.Locator.GetByRoleOptions().setName("Log set 1"))
         .click();
     assertThat(curl.getByTestId("set")).hasText(Pattern.compile("30 kg × 12, 2 in reserve"));
-    coach.presses("Remove set 1 of Seated leg curl, leaning forward");
+    curl.getByRole(
+            AriaRole.BUTTON,
+            new com.microsoft.playwright.Locator.GetByRoleOptions()
+                .setName(Pattern.compile("^Remove set 1 of Seated leg curl")))
+        .click();
     assertThat(curl.getByTestId("set")).hasCount(0);
     coach.presses("Undo");
     assertThat(curl.getByTestId("set")).hasText(Pattern.compile("30 kg × 12, 2 in reserve"));
