@@ -1,4 +1,5 @@
 import createClient from 'openapi-fetch'
+import { keepSeen, lastSeen } from './lastSeen'
 import type { components, paths } from './schema'
 
 export type Schemas = components['schemas']
@@ -96,7 +97,16 @@ async function own(request: Request): Promise<Response> {
   const token = /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1]
   if (token && request.method !== 'GET')
     request.headers.set('X-XSRF-TOKEN', decodeURIComponent(token))
-  const response = await globalThis.fetch(request)
+  let response: Response
+  try {
+    response = await globalThis.fetch(request)
+  } catch (noAnswer) {
+    const last = await lastSeen(request)
+    if (last) return last
+    throw noAnswer
+  }
+  // kept beside what goes on; a device that cannot keep it goes on without
+  keepSeen(request, response.clone()).catch(() => undefined)
   if (
     (response.status === 401 || response.status === 403) &&
     !request.url.includes('/api/account/')

@@ -170,6 +170,7 @@ const queries = new QueryClient({
       retry: (count, error) =>
         count < 2 && !(error instanceof Problem && error.status >= 400 && error.status < 500),
       staleTime: 10_000,
+      networkMode: 'always', // what was seen last answers where no network does
     },
   },
 })

@@ -5,6 +5,7 @@ import { Gate } from '../features/account/Gate'
 import { Find } from '../features/search/Find'
 import { Waiting } from '../ui/Notice'
 import { Kept, about, keep, withBrief } from '../features/brief/keptBrief'
+import { AsLastSeen } from './AsLastSeen'
 import { More } from './More'
 import { NewVersion } from './NewVersion'
 import { EVIDENCE, ROOMS, isCalled, roomOf, screenOf } from './rooms'
@@ -78,6 +79,7 @@ export function Frame() {
           </span>
         </header>
         <Screens pathname={pathname} brief={now} clientId={clientId} />
+        <AsLastSeen />
         <main
           id="main"
           className="-mx-1 flex min-h-0 flex-1 flex-col px-1 pt-1.5 lg:overflow-auto print:overflow-visible"

@@ -31,6 +31,17 @@ export function percent(share: number): string {
   return `${Math.round(100 * share)} %`
 }
 
+const MOMENT = new Intl.DateTimeFormat('en-GB', {
+  weekday: 'short',
+  day: 'numeric',
+  month: 'short',
+  hour: '2-digit',
+  minute: '2-digit',
+})
+
+/** A day and a time here, of milliseconds. */
+export const moment = (ms: number): string => MOMENT.format(ms)
+
 const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })
 
 export function day(iso: string): string {

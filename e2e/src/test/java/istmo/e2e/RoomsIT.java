@@ -135,4 +135,38 @@ class RoomsIT {
       assertThat(page.getByRole(AriaRole.HEADING, named("Band walk"))).isVisible();
     }
   }
+
+  /** Plan and record can be read where there is no network; signing out leaves nothing behind. */
+  @Test
+  void planAndRecordAreReadWithoutANetwork() {
+    try (Coach coach = Coach.atTheDesk()) {
+      Page page = coach.page;
+      coach.opens("/weeks");
+      page.evaluate("() => navigator.serviceWorker.ready.then(() => true)");
+      page.getByRole(AriaRole.MAIN)
+          .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(Pattern.compile("Oda")))
+          .first()
+          .click();
+      page.waitForURL(Pattern.compile("/weeks/[0-9a-f-]{36}"));
+      String plan = page.url();
+      Locator title = page.getByLabel("Name of the plan");
+      String name = title.inputValue();
+      page.getByTitle("To this client's page").click();
+      coach.goesTo("Record");
+      assertThat(page.getByRole(AriaRole.HEADING, named("Record of"))).containsText("Oda Fenwick");
+      String record = page.url();
+      coach.network(false);
+      page.navigate(plan);
+      Locator old = page.getByText(Pattern.compile("shows what it saw last"));
+      assertThat(old).isVisible();
+      assertThat(title).hasValue(name);
+      page.navigate(record);
+      assertThat(page.getByRole(AriaRole.HEADING, named("Record of"))).containsText("Oda Fenwick");
+      assertThat(old).isVisible();
+      coach.network(true);
+      page.navigate(plan);
+      assertThat(title).hasValue(name);
+      assertThat(old).isHidden();
+    }
+  }
 }
