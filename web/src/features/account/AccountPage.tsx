@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Link } from 'react-router'
 import { z } from 'zod/mini'
 import { answer, api } from '../../api/client'
+import { forgetSeen } from '../../api/lastSeen'
 import { keys, useAccount } from '../../api/queries'
 import { day } from '../../quantity/format'
 import { Button } from '../../ui/Button'
@@ -71,7 +72,7 @@ function SignedIn({ name, demo }: { name: string; demo: boolean }) {
     mutationFn: () => answer(api.POST('/api/account/sign-out')),
     onSuccess: async () => {
       if (demo) stayOut(true)
-      await forgetWalks()
+      await Promise.all([forgetWalks(), forgetSeen()])
       window.location.assign('/')
     },
   })

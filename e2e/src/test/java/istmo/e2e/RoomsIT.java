@@ -167,6 +167,12 @@ class RoomsIT {
       page.navigate(plan);
       assertThat(title).hasValue(name);
       assertThat(old).isHidden();
+      coach.opens("/account").presses("Sign out");
+      assertThat(coach.button("Enter the demo")).isVisible();
+      coach.network(false);
+      page.navigate(plan);
+      assertThat(page.getByText("The server does not answer.")).isVisible();
+      assertThat(title).hasCount(0);
     }
   }
 }
