@@ -1,5 +1,6 @@
 import { scaleLinear } from 'd3-scale'
 import type { Schemas } from '../api/client'
+import { JOINTS } from './joints'
 import { useSize } from './useSize'
 
 type Strip = Schemas['StripView']
@@ -123,13 +124,6 @@ export function LengthStrip({
   )
 }
 
-const JOINTS: [string, string, string][] = [
-  ['hip flexion', 'hip', 'var(--glutes)'],
-  ['knee flexion', 'knee', 'var(--quads)'],
-  ['ankle dorsiflexion', 'ankle', 'var(--calves)'],
-  ['lumbar flexion', 'back', 'var(--hamstrings)'],
-]
-
 /** Moments over the repetition, each as a share of the largest: extension above the line, flexion below. */
 export function MomentStrip({
   moments,
@@ -148,10 +142,10 @@ export function MomentStrip({
   const n = moments.length - 1
   const toX = scaleLinear([0, n], [PAD.left, right])
   const toY = scaleLinear([-0.5, 1], [H - PAD.bottom, PAD.top]).clamp(true)
-  const shown = JOINTS.filter(([key]) => moments[0]?.[key] !== undefined)
+  const shown = JOINTS.filter(({ key }) => moments[0]?.[key] !== undefined)
   // labels at the right end, pushed apart so that they can be read
   const ends = shown
-    .map(([key, name, colour]) => ({
+    .map(({ key, name, colour }) => ({
       name,
       colour,
       share: moments[Math.min(at, n)]![key]!,
@@ -171,7 +165,7 @@ export function MomentStrip({
         viewBox={`0 0 ${width} ${H}`}
         className="w-full"
         role="img"
-        aria-label={`Moments at the bottom: ${shown.map(([key, name]) => `${name} ${moments[n]![key]}`).join(', ')}`}
+        aria-label={`Moments at the bottom: ${shown.map(({ key, name }) => `${name} ${moments[n]![key]}`).join(', ')}`}
       >
         <line x1={PAD.left} x2={right} y1={toY(0)} y2={toY(0)} stroke="var(--ink-2)" />
         {sticking !== undefined && (
@@ -185,7 +179,7 @@ export function MomentStrip({
           />
         )}
         {ghost?.length === moments.length &&
-          shown.map(([key]) => (
+          shown.map(({ key }) => (
             <path
               key={key}
               d={line(
@@ -198,7 +192,7 @@ export function MomentStrip({
               strokeWidth={1}
             />
           ))}
-        {shown.map(([key, , colour]) => (
+        {shown.map(({ key, colour }) => (
           <path
             key={key}
             d={line(

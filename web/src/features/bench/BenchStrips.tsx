@@ -1,6 +1,7 @@
 import type { BenchSide, Region, Schemas } from '../../api/client'
 import { LengthStrip, MomentStrip } from '../../chart/Strips'
 import { Quiet } from '../../ui/Notice'
+import { StripsTable } from './StripsTable'
 
 /** Tension along the length of the aimed regions, the moments, and what gives out first. */
 export function BenchStrips({
@@ -26,6 +27,7 @@ export function BenchStrips({
       ? [...aimed].sort((first, second) => aim[second]! - aim[first]!)
       : strongest(now)
   ).slice(0, 3)
+  const nameOf = (id: string) => regions.find((region) => region.id === id)?.coachName ?? id
   const top = Math.max(
     1,
     ...strips.flatMap((id) => [
@@ -42,7 +44,7 @@ export function BenchStrips({
           {strips.map((id) => (
             <LengthStrip
               key={id}
-              title={regions.find((region) => region.id === id)?.coachName ?? id}
+              title={nameOf(id)}
               now={now.strips[id]!}
               ghost={moved ? start.strips[id] : undefined}
               at={k}
@@ -55,6 +57,7 @@ export function BenchStrips({
             at={k}
             sticking={now.stickingPhase}
           />
+          <StripsTable now={now} regions={strips.map((id) => ({ id, name: nameOf(id) }))} />
           <p className="mt-1 text-xs">
             <b>Gives out first:</b>{' '}
             {now.limiters

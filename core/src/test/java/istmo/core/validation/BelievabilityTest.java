@@ -77,6 +77,7 @@ class BelievabilityTest {
           "step-up",
           "step-down",
           "loaded-step-down",
+          "side-step-up",
           "one-leg-squat",
           "track-one-leg-squat",
           "track-split-squat");
@@ -100,6 +101,7 @@ class BelievabilityTest {
           "standing-leg-curl",
           "kneeling-curl",
           "rack-kneeling-curl",
+          "partner-kneeling-curl",
           "hamstring-raise",
           "sliding-curl");
   private static final List<String> THRUSTS =

@@ -118,6 +118,11 @@ final class LegGeometry {
    */
   record Foot(Vec3 ankle, Vec3 toe, Vec3 normal, Vec3 heading) {
     static Foot onFloor(Body body, double stanceM, double toeOut, double wedge) {
+      return onFloor(body, stanceM, toeOut, wedge, 0);
+    }
+
+    /** The same on something so high, m. */
+    static Foot onFloor(Body body, double stanceM, double toeOut, double wedge, double heightM) {
       Vec3 heading = new Vec3(Math.cos(toeOut), 0, Math.sin(toeOut));
       double cw = Math.cos(wedge);
       double sw = Math.sin(wedge);
@@ -125,7 +130,7 @@ final class LegGeometry {
       Vec3 toe = heading.times(cw).plus(-sw, Vec3.UP);
       Vec3 normal = heading.times(sw).plus(cw, Vec3.UP);
       // the ball stays where it was on the flat floor; the ankle turns about it
-      Vec3 ball = new Vec3(0, 0, stanceM / 2).plus(ballAhead, heading);
+      Vec3 ball = new Vec3(0, heightM, stanceM / 2).plus(ballAhead, heading);
       Vec3 ankle = ball.plus(-ballAhead, toe).plus(body.ankleHeightM(), normal);
       return new Foot(ankle, toe, normal, heading);
     }

@@ -95,7 +95,7 @@ public final class SplitFamily implements Family {
             ? LoadPosition.BAR
             : LoadPosition.PARAMETER.usually(LoadPosition.HANDS.ordinal()));
     if (kind != Kind.TRACK) {
-      list.add(Parameters.STRAPS);
+      list.addAll(List.of(Parameters.WEDGE, Parameters.STRAPS));
     }
     if (kind != Kind.STEP) {
       list.add(LEG);
@@ -152,7 +152,10 @@ public final class SplitFamily implements Family {
   @Override
   public PostureResult posture(Body body, Setup setup, double phase, double loadKg) {
     SplitStance stance = SplitStance.of(kind, body, setup, phase);
-    double deepest = kind == Kind.STEP ? stepBend(body, setup.get(BOX)) : setup.rad(KNEE_DEPTH);
+    double deepest =
+        kind == Kind.STEP
+            ? stepBend(body, stance.ankle().y() - body.ankleHeightM())
+            : setup.rad(KNEE_DEPTH);
     if (!(deepest > SplitStance.TOP)) {
       return new Impossible(Hindrance.BOX_DOES_NOT_FIT);
     }
@@ -188,7 +191,8 @@ public final class SplitFamily implements Family {
     double share = stance.share();
     PostureBuilder builder =
         new PostureBuilder(body, stance.phase())
-            .foot(stance.ankle(), Vec3.FORWARD, Vec3.UP)
+            .foot(stance.ankle(), stance.foot().toe(), stance.foot().normal())
+            .toesAlong(Vec3.FORWARD)
             .leg(legs.knee(), legs.hip())
             .trunk(stance.lean())
             .pressureAhead(stance.setup().get(PRESSURE));
@@ -215,6 +219,9 @@ public final class SplitFamily implements Family {
     builder.legWeights().free(Stops.knee(thigh.angleTo(shank)));
     stance.place().on(builder, body, legs.hip(), stance.lean());
     builder.prop("other", legs.other().drawn());
+    if (kind != Kind.TRACK && stance.setup().get(Parameters.WEDGE) > 0) {
+      Standing.wedge(builder, body, stance.foot(), stance.floor());
+    }
     ground(builder, stance.floor(), stance.rear(), stance.rearAt());
     return builder.build(Standing.ALL_ROWS);
   }
@@ -297,11 +304,11 @@ public final class SplitFamily implements Family {
   }
 
   /**
-   * Bend of the knee on the box with which the other leg, straight, just reaches the floor. NaN
-   * when it does not go.
+   * Bend of the knee on the box with which the other leg, straight, just reaches the floor, its
+   * ankle so far below the upper one. NaN when it does not go.
    */
-  private static double stepBend(Body body, double box) {
-    double hipToAnkle = body.thighM() + body.shankM() + TIPTOE_M - box;
+  private static double stepBend(Body body, double belowM) {
+    double hipToAnkle = body.thighM() + body.shankM() + TIPTOE_M - belowM;
     double t = body.thighM();
     double s = body.shankM();
     double cosine = (hipToAnkle * hipToAnkle - t * t - s * s) / (2 * t * s);

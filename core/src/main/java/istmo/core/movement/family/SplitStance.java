@@ -2,6 +2,7 @@ package istmo.core.movement.family;
 
 import static istmo.core.movement.Parameters.PRESSURE;
 import static istmo.core.movement.Parameters.TRUNK_SHIFT;
+import static istmo.core.movement.Parameters.WEDGE;
 import static istmo.core.movement.family.SplitParameters.BOX;
 import static istmo.core.movement.family.SplitParameters.FORWARD;
 import static istmo.core.movement.family.SplitParameters.FRONT_HEIGHT;
@@ -43,7 +44,7 @@ record SplitStance(
     double share,
     double footZ,
     double hipZ,
-    Vec3 ankle,
+    LegGeometry.Foot foot,
     Vec3 rearAt,
     double lean) {
   /** Share on a rear foot on its ball at the top. */
@@ -96,15 +97,22 @@ record SplitStance(
         share,
         footZ,
         hipZ,
-        new Vec3(0, floor + body.ankleHeightM(), footZ),
+        LegGeometry.Foot.onFloor(
+            body, 2 * footZ, 0, kind == SplitFamily.Kind.TRACK ? 0 : setup.rad(WEDGE), floor),
         new Vec3(step ? 0 : -setup.get(STRIDE), step ? 0 : setup.get(REAR_HEIGHT), footZ - width),
         UPRIGHT + leaning * (setup.rad(LEAN) - UPRIGHT));
   }
 
-  /** Middle of what the front foot presses on, in front of its ankle, m. */
+  Vec3 ankle() {
+    return foot.ankle();
+  }
+
+  /** x of the middle of what the front foot presses on, m. */
   double frontX() {
-    return (Segments.MIDDLE_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * body.footM()
-        + setup.get(PRESSURE);
+    return foot.soleX(
+        body,
+        (Segments.MIDDLE_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * body.footM()
+            + setup.get(PRESSURE));
   }
 
   /** Hip of the other leg, beside the front leg's. */
@@ -138,7 +146,7 @@ record SplitStance(
         kind == SplitFamily.Kind.TRACK
             ? hipUnderBar(UPRIGHT)
             : (1 - atTop) * frontX() + atTop * rearAt.x();
-    return Math.max(TOP, OtherLeg.topBend(body, rear, ankle, rearAt, hipZ, hipX));
+    return Math.max(TOP, OtherLeg.topBend(body, rear, ankle(), rearAt, hipZ, hipX));
   }
 
   /**
@@ -154,9 +162,9 @@ record SplitStance(
         Math.toRadians(-60),
         Math.toRadians(40),
         angle -> {
-          Vec3 hip = hip(ankle, radius, angle, hipZ);
-          Vec3 knee = kneeOrMiddle(body, ankle, hip);
-          return Standing.oneLegMassMoment(body, ankle, knee, hip, frontX())
+          Vec3 hip = hip(ankle(), radius, angle, hipZ);
+          Vec3 knee = kneeOrMiddle(body, ankle(), hip);
+          return Standing.oneLegMassMoment(body, ankle(), knee, hip, frontX())
               + other(hip).massMoment()
               + body.upperMassKg() * trunkX(hip)
               + loadKg * place.at(body, hip, lean).x()
@@ -187,7 +195,7 @@ record SplitStance(
     double y = (1 - share) * floor + share * rearAt.y();
     Vec3 bar = place.at(body, legs.hip(), lean);
     double weight =
-        Standing.oneLegMassMoment(body, ankle, legs.knee(), legs.hip(), frontX())
+        Standing.oneLegMassMoment(body, ankle(), legs.knee(), legs.hip(), frontX())
             + legs.other().massMoment()
             + body.upperMassKg() * trunkX(legs.hip())
             - body.massKg() * x;

@@ -278,7 +278,7 @@ public final class SquatFamily implements Family {
     bar.on(builder, body, hip, lean);
     builder.prop("floor", new Vec3(-0.7, 0, 0), new Vec3(0.7, 0, 0));
     if (setup.get(WEDGE) > 0) {
-      wedge(builder, body, foot);
+      Standing.wedge(builder, body, foot, 0);
     }
     return builder.build(Standing.ALL_ROWS);
   }
@@ -337,16 +337,6 @@ public final class SquatFamily implements Family {
     builder
         .load(Load.force(Load.Segment.UPPER, hands, push, pushPerKg))
         .prop("arm", hands, hands.plus(new Vec3(0.35, 0.02, 0)));
-  }
-
-  private static void wedge(PostureBuilder builder, Body body, LegGeometry.Foot foot) {
-    builder.prop(
-        "block",
-        new Vec3(foot.soleX(body, -Segments.ANKLE_FROM_HEEL * body.footM()), 0, 0),
-        new Vec3(foot.soleX(body, 0.4 * body.footM()), 0, 0),
-        foot.ankle()
-            .plus(-body.ankleHeightM(), foot.normal())
-            .plus(-Segments.ANKLE_FROM_HEEL * body.footM(), foot.toe()));
   }
 
   /**

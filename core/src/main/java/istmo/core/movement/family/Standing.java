@@ -147,4 +147,14 @@ final class Standing {
     builder.footGrip(
         setup.get(Parameters.FOOT_SHEAR), setup.get(Parameters.SPREAD), force.y(), perKg.y());
   }
+
+  /** The wedge under a heel, for the drawing; what it lies on is so high, m. */
+  static void wedge(PostureBuilder builder, Body body, LegGeometry.Foot foot, double floorM) {
+    double heel = -Segments.ANKLE_FROM_HEEL * body.footM();
+    builder.prop(
+        "block",
+        new Vec3(foot.soleX(body, heel), floorM, 0),
+        new Vec3(foot.soleX(body, 0.4 * body.footM()), floorM, 0),
+        foot.ankle().plus(-body.ankleHeightM(), foot.normal()).plus(heel, foot.toe()));
+  }
 }
