@@ -64,8 +64,8 @@ export function StripsTable({
         </tbody>
       </table>
       <p className="py-1 text-ink-2">
-        Tension as it counts for growth; length beside the muscle’s best length. Moments as shares of
-        the largest: above 0 the muscles extend the joint, below they bend it.
+        Tension as it counts for growth; length beside the muscle’s best length. Moments as shares
+        of the largest: above 0 the muscles extend the joint, below they bend it.
       </p>
     </details>
   )
