@@ -102,6 +102,7 @@ public record Exercise(
           "split",
           "guided-split",
           "step",
+          "side-lunge",
           "thrust");
 
   /** Whether coaches call it a compound exercise. */

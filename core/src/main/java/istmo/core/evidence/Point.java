@@ -56,6 +56,7 @@ public record Point(String key, Exercise exercise, Setup setup, Optional<SetupPa
           Map.entry("split", "one-leg"),
           Map.entry("guided-split", "one-leg"),
           Map.entry("step", "one-leg"),
+          Map.entry("side-lunge", "one-leg"),
           Map.entry("standing-calf", "straight-knee calf raises"),
           Map.entry("bent-over-calf", "straight-knee calf raises"),
           Map.entry("press-calf", "straight-knee calf raises"),

@@ -55,7 +55,8 @@ class LawsTest {
           "guided-split", 4,
           "kneeling-curl", 5,
           "pull-through", 6,
-          "guided-squat", 7);
+          "guided-squat", 7,
+          "side-lunge", 7);
 
   /** The lifter would fall before a muscle gives out; AnalyserTest checks that limit. */
   private static final Set<String> ENDED_BY_BALANCE = Set.of("pull-through");

@@ -228,7 +228,7 @@ class ByWordTest {
                     PainFlag.KNEE, Set.of(SoreMovement.DEEP_KNEE), Soreness.Approach.LEAVE_OUT)),
             List.of(),
             List.of());
-    assertThat(refusal(deep, "cossack-squat")).isPresent();
+    assertThat(refusal(deep, "landmine-squat")).isPresent();
     assertThat(refusal(deep, "wall-sit")).isEmpty();
   }
 

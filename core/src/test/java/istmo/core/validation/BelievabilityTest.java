@@ -78,6 +78,8 @@ class BelievabilityTest {
           "step-down",
           "loaded-step-down",
           "side-step-up",
+          "side-lunge",
+          "cossack-squat",
           "one-leg-squat",
           "track-one-leg-squat",
           "track-split-squat");

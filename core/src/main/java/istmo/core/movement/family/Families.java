@@ -26,6 +26,7 @@ public final class Families {
             new SplitFamily(SplitFamily.Kind.FREE),
             new SplitFamily(SplitFamily.Kind.TRACK),
             new SplitFamily(SplitFamily.Kind.STEP),
+            new SplitFamily(SplitFamily.Kind.SIDE),
             new OneLegHingeFamily(),
             new ShinFamily(),
             new AccommodatingResistance(new ThrustFamily(false)),

@@ -34,10 +34,12 @@ record OtherLeg(
     INSTEP,
     IN_FRONT,
     BEHIND,
-    HANGING;
+    HANGING,
+    /** Flat on the floor, beside the working one. */
+    BESIDE;
 
     boolean stands() {
-      return this == BALL || this == INSTEP;
+      return this == BALL || this == INSTEP || this == BESIDE;
     }
   }
 
@@ -66,7 +68,34 @@ record OtherLeg(
    * @param lean of the trunk, rad
    */
   static OtherLeg of(Body body, Foot foot, Vec3 hip, Vec3 at, double phase, double lean) {
-    return foot.stands() ? standing(body, foot, hip, at, lean) : hanging(body, foot, hip, phase);
+    return switch (foot) {
+      case BALL, INSTEP -> standing(body, foot, hip, at, lean);
+      case BESIDE -> beside(body, hip, at);
+      case IN_FRONT, BEHIND, HANGING -> hanging(body, foot, hip, phase);
+    };
+  }
+
+  /** Flat to the side: as straight as the distance lets it be. */
+  private static OtherLeg beside(Body body, Vec3 hip, Vec3 at) {
+    Vec3 ankle = at.plus(-middleAhead(body), Vec3.FORWARD).plus(body.ankleHeightM(), Vec3.UP);
+    double far = hip.minus(ankle).norm() - body.thighM() - body.shankM();
+    Optional<Vec3> knee = LegGeometry.knee(ankle, hip, body, Vec3.FORWARD);
+    if (knee.isEmpty()) {
+      return outOfReach(body, hip, at, far);
+    }
+    double opens = Math.asin((hip.z() - knee.get().z()) / body.thighM());
+    return new OtherLeg(
+        knee.get(),
+        ankle,
+        at,
+        Vec3.FORWARD,
+        Vec3.UP,
+        Standing.oneLegMassMoment(body, ankle, knee.get(), hip, at.x()),
+        new Vec3[] {hip, knee.get(), ankle},
+        opens > body.hipOpeningLimitRad()
+            ? Optional.of(
+                new Impossible(new Obstacle.HipOpensLess(opens, body.hipOpeningLimitRad())))
+            : Optional.empty());
   }
 
   private static OtherLeg hanging(Body body, Foot foot, Vec3 hip, double phase) {
@@ -159,6 +188,16 @@ record OtherLeg(
     return knee.y() < KNEE_ON_FLOOR
         ? Optional.of(new Impossible(new Obstacle.RearKneeOnFloor(KNEE_ON_FLOOR - knee.y())))
         : Optional.empty();
+  }
+
+  /** Ankle of a flat foot whose middle stands there. */
+  static Vec3 ankleBeside(Body body, Vec3 at) {
+    return at.plus(-middleAhead(body), Vec3.FORWARD).plus(body.ankleHeightM(), Vec3.UP);
+  }
+
+  /** Middle of a flat foot in front of its ankle, m. */
+  static double middleAhead(Body body) {
+    return (Segments.MIDDLE_FROM_HEEL - Segments.ANKLE_FROM_HEEL) * body.footM();
   }
 
   private static double ballAhead(Body body) {

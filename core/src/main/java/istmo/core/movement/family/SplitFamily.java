@@ -4,6 +4,7 @@ import static istmo.core.movement.Parameters.FOOT_SHEAR;
 import static istmo.core.movement.Parameters.PRESSURE;
 import static istmo.core.movement.Parameters.PRESSURE_ON_TRACK;
 import static istmo.core.movement.Parameters.TRUNK_SHIFT;
+import static istmo.core.movement.family.SplitParameters.BETWEEN;
 import static istmo.core.movement.family.SplitParameters.BOX;
 import static istmo.core.movement.family.SplitParameters.FORWARD;
 import static istmo.core.movement.family.SplitParameters.FRONT_HEIGHT;
@@ -51,7 +52,9 @@ public final class SplitFamily implements Family {
   public enum Kind {
     FREE("split"),
     TRACK("guided-split"),
-    STEP("step");
+    STEP("step"),
+    /** The other foot stands to the side. */
+    SIDE("side-lunge");
 
     private final String id;
 
@@ -81,12 +84,13 @@ public final class SplitFamily implements Family {
   @Override
   public List<SetupParameter> parameters() {
     List<SetupParameter> list = new ArrayList<>();
-    if (kind == Kind.STEP) {
-      list.addAll(List.of(BOX, PUSH_OFF, LEAN.usually(25)));
-    } else {
-      list.addAll(
-          List.of(STRIDE, KNEE_DEPTH, LEAN, FRONT_HEIGHT, REAR_HEIGHT, REAR, REAR_SHARE, WIDTH));
-    }
+    list.addAll(
+        switch (kind) {
+          case STEP -> List.of(BOX, PUSH_OFF, LEAN.usually(25));
+          case SIDE -> List.of(BETWEEN, KNEE_DEPTH.usually(85), LEAN.usually(45));
+          case FREE, TRACK ->
+              List.of(STRIDE, KNEE_DEPTH, LEAN, FRONT_HEIGHT, REAR_HEIGHT, REAR, REAR_SHARE, WIDTH);
+        });
     if (kind == Kind.TRACK) {
       list.add(FORWARD);
     }
@@ -100,8 +104,10 @@ public final class SplitFamily implements Family {
     if (kind != Kind.STEP) {
       list.add(LEG);
     }
-    list.addAll(
-        List.of(kind == Kind.TRACK ? PRESSURE_ON_TRACK : PRESSURE, FOOT_SHEAR, TRUNK_SHIFT));
+    list.addAll(List.of(kind == Kind.TRACK ? PRESSURE_ON_TRACK : PRESSURE, FOOT_SHEAR));
+    if (kind != Kind.SIDE) {
+      list.add(TRUNK_SHIFT);
+    }
     return List.copyOf(list);
   }
 
@@ -123,7 +129,11 @@ public final class SplitFamily implements Family {
 
   @Override
   public List<SetupParameter> growWithTheLeg() {
-    return kind == Kind.STEP ? List.of() : List.of(STRIDE);
+    return switch (kind) {
+      case STEP -> List.of();
+      case SIDE -> List.of(BETWEEN);
+      case FREE, TRACK -> List.of(STRIDE);
+    };
   }
 
   @Override
@@ -163,7 +173,18 @@ public final class SplitFamily implements Family {
     if (!(deepest > top)) {
       return new Impossible(Hindrance.FRONT_KNEE_BENT_AT_TOP);
     }
-    double reach = LegGeometry.hipToAnkle(body, top + phase * (deepest - top));
+    double bend = top + phase * (deepest - top);
+    if (kind == Kind.SIDE) {
+      Optional<SplitStance> straight = stance.besideStraightLeg(bend, loadKg);
+      if (straight.isEmpty()) {
+        return new Impossible(Hindrance.FEET_TOO_NEAR);
+      }
+      stance = straight.get();
+      if (stance.share() < 0) {
+        return new Impossible(Hindrance.NO_BALANCE_BETWEEN_FEET);
+      }
+    }
+    double reach = LegGeometry.hipToAnkle(body, bend);
     double aside = stance.hipZ() - stance.footZ();
     double radius = Math.sqrt(reach * reach - aside * aside);
     Optional<Double> slope = stance.slope(radius, loadKg);

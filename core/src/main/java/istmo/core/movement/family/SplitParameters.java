@@ -23,6 +23,15 @@ final class SplitParameters {
           0.05,
           SetupParameter.Kind.SETUP,
           "less than nothing when the rear foot crosses behind the front one");
+  static final SetupParameter BETWEEN =
+      SetupParameter.of(
+          "between",
+          "Between the feet",
+          new Allowed(0.50, 1.30, "m"),
+          0.85,
+          0.05,
+          SetupParameter.Kind.SETUP,
+          "from ankle to ankle, to the side");
   static final SetupParameter FRONT_HEIGHT =
       SetupParameter.of(
           "frontHeight",

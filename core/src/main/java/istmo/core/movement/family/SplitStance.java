@@ -3,6 +3,7 @@ package istmo.core.movement.family;
 import static istmo.core.movement.Parameters.PRESSURE;
 import static istmo.core.movement.Parameters.TRUNK_SHIFT;
 import static istmo.core.movement.Parameters.WEDGE;
+import static istmo.core.movement.family.SplitParameters.BETWEEN;
 import static istmo.core.movement.family.SplitParameters.BOX;
 import static istmo.core.movement.family.SplitParameters.FORWARD;
 import static istmo.core.movement.family.SplitParameters.FRONT_HEIGHT;
@@ -59,6 +60,15 @@ record SplitStance(
   /** Least bend of the front knee, rad. */
   static final double TOP = Math.toRadians(15);
 
+  /** Centre of mass of a leg from the foot towards the hip (de Leva 1996, from memory). */
+  private static final double LEG_CENTRE = 0.63;
+
+  /** Length of a leg that stays straight to the side, as a share of the fully stretched one. */
+  private static final double STRAIGHT_SHARE = 0.999;
+
+  /** How far the hips may go to the side beyond the working foot, m. */
+  private static final double MOST_BEYOND_FOOT_M = 0.1;
+
   /** Lean of the trunk at the top, rad. */
   private static final double UPRIGHT = Math.toRadians(2);
 
@@ -70,20 +80,30 @@ record SplitStance(
 
   static SplitStance of(SplitFamily.Kind kind, Body body, Setup setup, double phase) {
     boolean step = kind == SplitFamily.Kind.STEP;
-    OtherLeg.Foot rear = step ? OtherLeg.Foot.HANGING : setup.choice(REAR, OtherLeg.Foot.class);
-    double width = step ? 0 : setup.get(WIDTH);
-    double floor = step ? setup.get(BOX) : setup.get(FRONT_HEIGHT);
+    OtherLeg.Foot rear = otherFoot(kind, setup);
+    double width =
+        switch (kind) {
+          case STEP -> 0;
+          case SIDE -> setup.get(BETWEEN);
+          case FREE, TRACK -> setup.get(WIDTH);
+        };
+    double floor =
+        switch (kind) {
+          case STEP -> setup.get(BOX);
+          case SIDE -> 0;
+          case FREE, TRACK -> setup.get(FRONT_HEIGHT);
+        };
     double share =
         step
             ? setup.get(PUSH_OFF) * Math.max(0, (phase - 2.0 / 3) * 3)
-            : rear.stands() ? rearShare(setup, rear, phase) : 0;
+            : kind != SplitFamily.Kind.SIDE && rear.stands() ? rearShare(setup, rear, phase) : 0;
     // the middle of the body stands sideways where the feet share it; one foot alone stands under
     // it
     double apart = rear.stands() ? width : 0;
     double footZ = apart / 2;
     double middle = (0.5 - share) * apart;
     double hipZ =
-        middle + body.hipHalfDistanceM() * (1 - Standing.alone(share) * setup.get(TRUNK_SHIFT));
+        middle + body.hipHalfDistanceM() * (1 - Standing.alone(share) * trunkShift(kind, setup));
     double leaning = step ? Math.min(1, phase / LEANT_BY) : phase;
     return new SplitStance(
         kind,
@@ -99,8 +119,74 @@ record SplitStance(
         hipZ,
         LegGeometry.Foot.onFloor(
             body, 2 * footZ, 0, kind == SplitFamily.Kind.TRACK ? 0 : setup.rad(WEDGE), floor),
-        new Vec3(step ? 0 : -setup.get(STRIDE), step ? 0 : setup.get(REAR_HEIGHT), footZ - width),
+        otherAt(kind, body, setup, footZ - width),
         UPRIGHT + leaning * (setup.rad(LEAN) - UPRIGHT));
+  }
+
+  private static double trunkShift(SplitFamily.Kind kind, Setup setup) {
+    return kind == SplitFamily.Kind.SIDE ? 0 : setup.get(TRUNK_SHIFT);
+  }
+
+  private static OtherLeg.Foot otherFoot(SplitFamily.Kind kind, Setup setup) {
+    return switch (kind) {
+      case STEP -> OtherLeg.Foot.HANGING;
+      case SIDE -> OtherLeg.Foot.BESIDE;
+      case FREE, TRACK -> setup.choice(REAR, OtherLeg.Foot.class);
+    };
+  }
+
+  private static Vec3 otherAt(SplitFamily.Kind kind, Body body, Setup setup, double z) {
+    return switch (kind) {
+      case STEP -> new Vec3(0, 0, z);
+      case SIDE -> new Vec3(OtherLeg.middleAhead(body), 0, z);
+      case FREE, TRACK -> new Vec3(-setup.get(STRIDE), setup.get(REAR_HEIGHT), z);
+    };
+  }
+
+  /**
+   * The same with the hips so far to the side that the other leg is straight, while the working
+   * knee bends by an angle, rad; what the other foot then carries follows from where the hips
+   * stand. Empty where the feet stand too near for that.
+   */
+  Optional<SplitStance> besideStraightLeg(double bend, double loadKg) {
+    double reach = LegGeometry.hipToAnkle(body, bend);
+    double straight = STRAIGHT_SHARE * (body.thighM() + body.shankM());
+    return Roots.between(
+            body.hipHalfDistanceM(),
+            footZ + MOST_BEYOND_FOOT_M,
+            z -> {
+              SplitStance stance = withHipAt(z);
+              double aside = z - footZ;
+              double radius = Math.sqrt(reach * reach - aside * aside);
+              double slope = stance.slope(radius, loadKg).orElse(0.0);
+              Vec3 otherHip = otherHip(z, hip(ankle(), radius, slope, z));
+              return otherHip.minus(OtherLeg.ankleBeside(body, rearAt)).norm() - straight;
+            })
+        .map(this::withHipAt);
+  }
+
+  /**
+   * With the working leg's hip so far to the right, m. Feet and legs weigh as much to the one side
+   * of the middle between the feet as to the other, beside what the hips take of them along.
+   */
+  private SplitStance withHipAt(double z) {
+    double leg = body.thighMassKg() + body.shankMassKg() + body.footMassKg();
+    double moved = body.massKg() - 2 * leg * (1 - LEG_CENTRE);
+    double middle = (z - body.hipHalfDistanceM()) * moved / body.massKg();
+    return new SplitStance(
+        kind,
+        body,
+        setup,
+        phase,
+        place,
+        rear,
+        floor,
+        0.5 - middle / (2 * footZ),
+        footZ,
+        z,
+        foot,
+        rearAt,
+        lean);
   }
 
   Vec3 ankle() {
@@ -117,7 +203,11 @@ record SplitStance(
 
   /** Hip of the other leg, beside the front leg's. */
   Vec3 otherHip(Vec3 hip) {
-    return new Vec3(hip.x(), hip.y(), hipZ - 2 * body.hipHalfDistanceM());
+    return otherHip(hipZ, hip);
+  }
+
+  private Vec3 otherHip(double z, Vec3 hip) {
+    return new Vec3(hip.x(), hip.y(), z - 2 * body.hipHalfDistanceM());
   }
 
   OtherLeg other(Vec3 hip) {
@@ -138,7 +228,7 @@ record SplitStance(
 
   /** Least bend of the front knee, rad: at the top, where the rear leg is straight. */
   double top() {
-    if (!rear.stands()) {
+    if (!rear.stands() || rear == OtherLeg.Foot.BESIDE) {
       return TOP;
     }
     double atTop = rearShare(setup, rear, 0);
