@@ -1,6 +1,5 @@
 import type { BenchSide } from '../../api/client'
 import { JOINTS } from '../../chart/joints'
-import { percent } from '../../quantity/format'
 
 /** Where in a repetition the table looks: from the top to the bottom. */
 const LOOKS = [
@@ -10,6 +9,8 @@ const LOOKS = [
   { at: 0.75, words: 'three quarters' },
   { at: 1, words: 'bottom' },
 ]
+
+const hundredths = (share: number) => Math.round(100 * share)
 
 /** The same as the strips say, as a table: five places of the repetition. */
 export function StripsTable({
@@ -34,13 +35,13 @@ export function StripsTable({
               Place in the repetition
             </th>
             {regions.map(({ id, name }) => (
-              <th key={id} scope="col" className="font-normal">
-                {name}: tension, length
+              <th key={id} scope="col" className="pl-2 font-normal">
+                {name}: tension, length %
               </th>
             ))}
             {joints.map(({ key, name }) => (
-              <th key={key} scope="col" className="font-normal">
-                {name}
+              <th key={key} scope="col" className="pl-2 font-normal">
+                {name} %
               </th>
             ))}
           </tr>
@@ -53,11 +54,11 @@ export function StripsTable({
               </th>
               {regions.map(({ id }) => (
                 <td key={id}>
-                  {now.strips[id]!.tension[k]!.toFixed(2)}, {percent(now.strips[id]!.length[k]!)}
+                  {now.strips[id]!.tension[k]!.toFixed(2)}, {hundredths(now.strips[id]!.length[k]!)}
                 </td>
               ))}
               {joints.map(({ key }) => (
-                <td key={key}>{percent(now.phases[k]!.moments[key]!)}</td>
+                <td key={key}>{hundredths(now.phases[k]!.moments[key]!)}</td>
               ))}
             </tr>
           ))}

@@ -4,6 +4,7 @@ import static istmo.core.movement.Parameters.FOOT_SHEAR;
 import static istmo.core.movement.Parameters.PRESSURE;
 import static istmo.core.movement.Parameters.PRESSURE_ON_TRACK;
 import static istmo.core.movement.Parameters.TRUNK_SHIFT;
+import static istmo.core.movement.family.SplitParameters.BENT_KNEE;
 import static istmo.core.movement.family.SplitParameters.BETWEEN;
 import static istmo.core.movement.family.SplitParameters.BOX;
 import static istmo.core.movement.family.SplitParameters.FORWARD;
@@ -87,7 +88,7 @@ public final class SplitFamily implements Family {
     list.addAll(
         switch (kind) {
           case STEP -> List.of(BOX, PUSH_OFF, LEAN.usually(25));
-          case SIDE -> List.of(BETWEEN, KNEE_DEPTH.usually(85), LEAN.usually(45));
+          case SIDE -> List.of(BETWEEN, BENT_KNEE, LEAN.usually(45));
           case FREE, TRACK ->
               List.of(STRIDE, KNEE_DEPTH, LEAN, FRONT_HEIGHT, REAR_HEIGHT, REAR, REAR_SHARE, WIDTH);
         });
@@ -143,7 +144,12 @@ public final class SplitFamily implements Family {
 
   @Override
   public Optional<SetupParameter> depth() {
-    return Optional.of(kind == Kind.STEP ? BOX : KNEE_DEPTH);
+    return Optional.of(
+        switch (kind) {
+          case STEP -> BOX;
+          case SIDE -> BENT_KNEE;
+          case FREE, TRACK -> KNEE_DEPTH;
+        });
   }
 
   @Override
@@ -165,7 +171,7 @@ public final class SplitFamily implements Family {
     double deepest =
         kind == Kind.STEP
             ? stepBend(body, stance.ankle().y() - body.ankleHeightM())
-            : setup.rad(KNEE_DEPTH);
+            : setup.rad(depth().orElseThrow());
     if (!(deepest > SplitStance.TOP)) {
       return new Impossible(Hindrance.BOX_DOES_NOT_FIT);
     }
@@ -240,10 +246,10 @@ public final class SplitFamily implements Family {
     builder.legWeights().free(Stops.knee(thigh.angleTo(shank)));
     stance.place().on(builder, body, legs.hip(), stance.lean());
     builder.prop("other", legs.other().drawn());
+    ground(builder, stance.floor(), stance.rear(), stance.rearAt());
     if (kind != Kind.TRACK && stance.setup().get(Parameters.WEDGE) > 0) {
       Standing.wedge(builder, body, stance.foot(), stance.floor());
     }
-    ground(builder, stance.floor(), stance.rear(), stance.rearAt());
     return builder.build(Standing.ALL_ROWS);
   }
 

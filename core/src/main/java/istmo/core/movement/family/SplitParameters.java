@@ -80,6 +80,15 @@ final class SplitParameters {
           5,
           SetupParameter.Kind.SETUP,
           "knee flexion of the front leg; straight is 0");
+  static final SetupParameter BENT_KNEE =
+      SetupParameter.of(
+          "kneeDepth",
+          "Bent knee at the bottom",
+          new Allowed(40, 140, "deg"),
+          85,
+          5,
+          SetupParameter.Kind.SETUP,
+          "knee flexion of the leg that bends; straight is 0");
   static final SetupParameter LEAN =
       SetupParameter.of(
           "lean",
