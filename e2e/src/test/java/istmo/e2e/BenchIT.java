@@ -203,17 +203,17 @@ class BenchIT {
 
   @Test
   void aSetUpIsKeptAsAVariantOrderedAndTakenOut() {
-    String name = "Our long split squat " + System.nanoTime();
-    try (Coach coach = onTheBench(Coach.atTheDesk(), "split-squat/lean")) {
-      Locator stride =
+    String name = "Our narrow back squat " + System.nanoTime();
+    try (Coach coach = onTheBench(Coach.atTheDesk(), "back-squat/high-bar")) {
+      Locator stance =
           coach
               .page
-              .getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Stride"))
+              .getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Stance width"))
               .first();
-      stride.focus();
-      stride.press("ArrowLeft");
+      stance.focus();
+      stance.press("ArrowLeft");
       coach.page.getByText("Keep this as a variant of your own").click();
-      coach.fills("Name", "Split squat, long and leaning").presses("Keep");
+      coach.fills("Name", "Back squat, high bar").presses("Keep");
       assertThat(coach.page.getByText("There is a variant of that name")).isVisible();
       coach.fills("Name", name).presses("Keep");
       assertThat(coach.page.getByText("Set-up of")).containsText(name);

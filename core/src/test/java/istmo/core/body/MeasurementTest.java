@@ -8,10 +8,10 @@ import istmo.core.body.Measurement.Side;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.quantity.InvalidInput;
+import istmo.core.ranking.Evaluated;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.brief.Brief;
 import istmo.core.ranking.order.MeasuringValue;
-import istmo.core.ranking.order.Orders;
 import istmo.core.stimulus.School;
 import istmo.core.words.Said;
 import istmo.core.words.Words;
@@ -140,7 +140,7 @@ class MeasurementTest {
             School.STRETCH,
             Optional.empty());
     return MeasuringValue.of(
-        estimate, brief, Orders.evaluate(brief.limitedBody(), brief.equipment(), brief.school()));
+        estimate, brief, Evaluated.of(brief.limitedBody(), brief.equipment(), brief.school()));
   }
 
   @Test

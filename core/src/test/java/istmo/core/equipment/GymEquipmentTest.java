@@ -16,6 +16,7 @@ import istmo.core.catalogue.Exercise;
 import istmo.core.mechanics.Bodies;
 import istmo.core.movement.SetupParameter;
 import istmo.core.quantity.InvalidInput;
+import istmo.core.ranking.Evaluated;
 import istmo.core.ranking.Ranked;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.brief.Brief;
@@ -50,7 +51,7 @@ class GymEquipmentTest {
   }
 
   private static Order order(Brief brief) {
-    return Orders.order(brief, Orders.evaluate(MAN, brief.equipment(), School.STRETCH));
+    return Orders.order(brief, Evaluated.of(MAN, brief.equipment(), School.STRETCH));
   }
 
   private static Evaluation.Computed of(Order order, String candidate) {
@@ -232,7 +233,7 @@ class GymEquipmentTest {
   @Test
   void whatWouldBeWorthMeasuringIsComputedAndNotAskedTwice() {
     Brief brief = brief(EVERYTHING, Profile.unknown());
-    Map<CandidateId, Evaluation> evaluations = Orders.evaluate(MAN, EVERYTHING, School.STRETCH);
+    Map<CandidateId, Evaluation> evaluations = Evaluated.of(MAN, EVERYTHING, School.STRETCH);
     List<MachineMeasuringValue> worth = MachineMeasuringValue.of(brief, evaluations);
     assertThat(worth)
         .isNotEmpty()

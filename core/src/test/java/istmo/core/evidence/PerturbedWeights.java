@@ -9,6 +9,7 @@ import istmo.core.body.Sex;
 import istmo.core.catalogue.CandidateId;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
+import istmo.core.ranking.Evaluated;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.brief.Brief;
 import istmo.core.ranking.brief.Weights;
@@ -53,7 +54,7 @@ final class PerturbedWeights {
   void say() {
     Body man = Body.estimated(1.78, 80, Sex.MALE);
     GymEquipment everything = GymEquipment.generic(Equipment.everything());
-    Map<CandidateId, Evaluation> evaluations = Orders.evaluate(man, everything, STRETCH);
+    Map<CandidateId, Evaluation> evaluations = Evaluated.of(man, everything, STRETCH);
     Random random = new Random(3);
     int same = 0;
     double kept = 0;

@@ -18,6 +18,7 @@ import istmo.core.mechanics.Tempo;
 import istmo.core.plan.Planned.Bout;
 import istmo.core.plan.Planned.Day;
 import istmo.core.plan.Planned.Item;
+import istmo.core.ranking.Evaluated;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.brief.Brief;
 import istmo.core.ranking.criterion.Evaluation;
@@ -38,7 +39,7 @@ import java.util.Set;
 final class Plans {
   static final GymEquipment EVERYTHING = GymEquipment.generic(Equipment.everything());
   private static final Map<CandidateId, Evaluation> LIFTER =
-      Orders.evaluate(Bodies.LIFTER, EVERYTHING, School.STRETCH);
+      Evaluated.of(Bodies.LIFTER, EVERYTHING, School.STRETCH);
 
   private Plans() {}
 

@@ -55,7 +55,7 @@ class CautionsTest {
             School.STRETCH,
             Optional.empty());
     return Orders.order(
-        brief, Orders.evaluate(brief.limitedBody(), brief.equipment(), School.STRETCH));
+        brief, Evaluated.of(brief.limitedBody(), brief.equipment(), School.STRETCH));
   }
 
   private static Cautions open(Caution caution) {

@@ -32,7 +32,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class ExclusionsTest {
   private static final Set<Equipment> EVERYTHING = Equipment.everything();
   private static final Map<CandidateId, Evaluation> MAN =
-      Orders.evaluate(Bodies.MAN, GymEquipment.generic(Set.of()), School.STRETCH);
+      Evaluated.of(Bodies.MAN, GymEquipment.generic(Set.of()), School.STRETCH);
 
   private static Order order(
       Set<PainFlag> pain, Set<Equipment> equipment, Map<String, Integer> aim) {

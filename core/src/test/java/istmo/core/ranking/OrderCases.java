@@ -27,8 +27,7 @@ final class OrderCases {
   static final Set<Equipment> EVERYTHING = Equipment.everything();
   static final GymEquipment GYM = GymEquipment.generic(EVERYTHING);
   static final Body LIFTER = Bodies.LIFTER;
-  static final Map<CandidateId, Evaluation> EVALUATIONS =
-      Orders.evaluate(LIFTER, GYM, School.STRETCH);
+  static final Map<CandidateId, Evaluation> EVALUATIONS = Evaluated.of(LIFTER, GYM, School.STRETCH);
   static final Aim BACK_OF_THE_THIGH = Aim.of(Map.of("BFL", 2, "ST", 2, "GMAXM", 1), Set.of());
 
   static Brief brief(Aim aim) {

@@ -50,7 +50,7 @@ class OrdersTest {
   private static final Set<Equipment> EVERYTHING = Equipment.everything();
   private static final GymEquipment GENERIC = GymEquipment.generic(Set.of());
   private static final Map<CandidateId, Evaluation> MAN =
-      Orders.evaluate(Bodies.MAN, GENERIC, School.STRETCH);
+      Evaluated.of(Bodies.MAN, GENERIC, School.STRETCH);
 
   private static Order order(
       Body body,
@@ -113,7 +113,7 @@ class OrdersTest {
       for (Sex sex : Sex.values()) {
         double stature = sex == Sex.MALE ? 1.92 : 1.55;
         Body body = new Intake(stature, sex == Sex.MALE ? 100 : 52, sex, thigh, ankle).body();
-        Map<CandidateId, Evaluation> evaluations = Orders.evaluate(body, GENERIC, School.STRETCH);
+        Map<CandidateId, Evaluation> evaluations = Evaluated.of(body, GENERIC, School.STRETCH);
         assertThat(evaluations).hasSize(Catalogue.standard().candidates().size());
         evaluations
             .values()

@@ -14,6 +14,7 @@ import istmo.core.catalogue.Catalogue;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.evidence.CommonPractice;
+import istmo.core.ranking.Evaluated;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.brief.Brief;
 import istmo.core.ranking.criterion.Evaluation;
@@ -315,7 +316,7 @@ class BelievabilityTest {
   /** Mechanics know no gym as long as nothing is measured there. */
   private static void tallyOrdersOf(Body body, Tally tally) {
     Map<CandidateId, Evaluation> evaluations =
-        Orders.evaluate(body, gyms().get("full"), School.STRETCH);
+        Evaluated.of(body, gyms().get("full"), School.STRETCH);
     gyms()
         .forEach(
             (name, gym) ->

@@ -9,6 +9,7 @@ import istmo.core.body.Profile;
 import istmo.core.catalogue.CandidateId;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
+import istmo.core.ranking.Evaluated;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.brief.Brief;
 import istmo.core.ranking.criterion.Evaluation;
@@ -45,7 +46,7 @@ final class ExerciseChecks {
   /** Which kind of exercise an order puts first, everything being there. */
   private static void firstPicks(List<Row> rows) {
     Map<CandidateId, Evaluation> all =
-        Orders.evaluate(MAN, GymEquipment.generic(Set.of()), School.STRETCH);
+        Evaluated.of(MAN, GymEquipment.generic(Set.of()), School.STRETCH);
     GymEquipment everything = GymEquipment.generic(Equipment.everything());
     Map<String, String> kinds = new LinkedHashMap<>();
     kinds.put("RF", "leg-extension");

@@ -8,9 +8,9 @@ import istmo.core.equipment.GymEquipment;
 import istmo.core.evidence.CommonPractice;
 import istmo.core.evidence.Evidence;
 import istmo.core.evidence.Finding;
+import istmo.core.ranking.Evaluated;
 import istmo.core.ranking.criterion.Evaluation;
 import istmo.core.ranking.criterion.ScoredCandidate;
-import istmo.core.ranking.order.Orders;
 import istmo.core.record.Experience;
 import istmo.core.stimulus.School;
 import java.util.List;
@@ -27,7 +27,7 @@ record PracticeRows(int all, int without, int with, int surely, int surelyWithou
     Evidence untold = Evidence.of(School.STUDIES_ONLY);
     int[] count = new int[6];
     for (Body body : bodies) {
-      Map<CandidateId, Evaluation> evaluations = Orders.evaluate(body, gym, School.STRETCH);
+      Map<CandidateId, Evaluation> evaluations = Evaluated.of(body, gym, School.STRETCH);
       for (Finding finding : CommonPractice.standard().all()) {
         Evaluation more = evaluations.get(finding.setUpA().orElseThrow().candidateId());
         Evaluation less = evaluations.get(finding.setUpB().orElseThrow().candidateId());

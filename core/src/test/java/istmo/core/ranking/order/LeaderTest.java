@@ -9,6 +9,7 @@ import istmo.core.body.Sex;
 import istmo.core.catalogue.CandidateId;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
+import istmo.core.ranking.Evaluated;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.brief.Brief;
 import istmo.core.ranking.criterion.Evaluation;
@@ -24,7 +25,7 @@ class LeaderTest {
   private static final GymEquipment GYM =
       GymEquipment.generic(Set.of(Equipment.BARBELL, Equipment.RACK, Equipment.DUMBBELLS));
   private static final Map<CandidateId, Evaluation> EVALUATIONS =
-      Orders.evaluate(MAN, GYM, School.STRETCH);
+      Evaluated.of(MAN, GYM, School.STRETCH);
 
   private static Order.FirstPick pick(String region) {
     Brief brief =

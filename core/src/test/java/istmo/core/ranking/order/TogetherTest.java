@@ -9,6 +9,7 @@ import istmo.core.catalogue.CandidateId;
 import istmo.core.equipment.Equipment;
 import istmo.core.equipment.GymEquipment;
 import istmo.core.mechanics.Bodies;
+import istmo.core.ranking.Evaluated;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.ranking.brief.Brief;
 import istmo.core.stimulus.School;
@@ -35,7 +36,7 @@ class TogetherTest {
                 AIM,
                 School.STRETCH,
                 Optional.empty()),
-            Orders.evaluate(Bodies.LIFTER, GYM, School.STRETCH));
+            Evaluated.of(Bodies.LIFTER, GYM, School.STRETCH));
     Together two = order.together().get(0);
     Together.Search search = Together.search(2, order.entries(), AIM, School.STRETCH).orElseThrow();
     int[] chosen = search.choice(two.candidateIds());
