@@ -186,9 +186,6 @@ public final class SplitFamily implements Family {
         return new Impossible(Hindrance.FEET_TOO_NEAR);
       }
       stance = straight.get();
-      if (stance.share() < 0) {
-        return new Impossible(Hindrance.NO_BALANCE_BETWEEN_FEET);
-      }
     }
     double reach = LegGeometry.hipToAnkle(body, bend);
     double aside = stance.hipZ() - stance.footZ();

@@ -66,9 +66,6 @@ record SplitStance(
   /** Length of a leg that stays straight to the side, as a share of the fully stretched one. */
   private static final double STRAIGHT_SHARE = 0.999;
 
-  /** How far the hips may go to the side beyond the working foot, m. */
-  private static final double MOST_BEYOND_FOOT_M = 0.1;
-
   /** Lean of the trunk at the top, rad. */
   private static final double UPRIGHT = Math.toRadians(2);
 
@@ -146,18 +143,20 @@ record SplitStance(
   /**
    * The same with the hips so far to the side that the other leg is straight, while the working
    * knee bends by an angle, rad; what the other foot then carries follows from where the hips
-   * stand. Empty where the feet stand too near for that.
+   * stand. Empty where the feet stand too near for that: the hips go no further than to where the
+   * other foot carries nothing.
    */
   Optional<SplitStance> besideStraightLeg(double bend, double loadKg) {
     double reach = LegGeometry.hipToAnkle(body, bend);
     double straight = STRAIGHT_SHARE * (body.thighM() + body.shankM());
     return Roots.between(
             body.hipHalfDistanceM(),
-            footZ + MOST_BEYOND_FOOT_M,
+            body.hipHalfDistanceM() + footZ / movedShare(),
             z -> {
               SplitStance stance = withHipAt(z);
               double aside = z - footZ;
               double radius = Math.sqrt(reach * reach - aside * aside);
+              // where nothing balances fore and aft, the posture says so itself
               double slope = stance.slope(radius, loadKg).orElse(0.0);
               Vec3 otherHip = otherHip(z, hip(ankle(), radius, slope, z));
               return otherHip.minus(OtherLeg.ankleBeside(body, rearAt)).norm() - straight;
@@ -170,9 +169,7 @@ record SplitStance(
    * of the middle between the feet as to the other, beside what the hips take of them along.
    */
   private SplitStance withHipAt(double z) {
-    double leg = body.thighMassKg() + body.shankMassKg() + body.footMassKg();
-    double moved = body.massKg() - 2 * leg * (1 - LEG_CENTRE);
-    double middle = (z - body.hipHalfDistanceM()) * moved / body.massKg();
+    double middle = (z - body.hipHalfDistanceM()) * movedShare();
     return new SplitStance(
         kind,
         body,
@@ -187,6 +184,12 @@ record SplitStance(
         foot,
         rearAt,
         lean);
+  }
+
+  /** Share of all weight that goes with the hips to the side. */
+  private double movedShare() {
+    double leg = body.thighMassKg() + body.shankMassKg() + body.footMassKg();
+    return 1 - 2 * leg * (1 - LEG_CENTRE) / body.massKg();
   }
 
   Vec3 ankle() {
