@@ -21,8 +21,9 @@ type Sent = { set: KeptSet } | { message: KeptMessage }
 
 /** What goes to the server, in order: exercises and marks, then sets as they were done, then ends of sessions. */
 async function outgoing(coachId: string): Promise<Sent[]> {
-  const messages = (await messagesOf(coachId)).filter((message) => !message.refused)
+  // Sets are read first: an exercise is kept before its first set, so none is sent without it.
   const sets = await pendingSets(coachId)
+  const messages = (await messagesOf(coachId)).filter((message) => !message.refused)
   const unsent = new Set(sets.map((set) => set.sessionId))
   const first = messages.filter((message) => !message.last).map((message) => ({ message }))
   const last = messages

@@ -17,9 +17,11 @@ import java.util.UUID;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.JsonNode;
 
 /** Several devices on one session, late, twice and in any order. */
 class FloorDevicesApiTest extends FloorApi {
@@ -150,13 +152,58 @@ class FloorDevicesApiTest extends FloorApi {
     assertThat(found.size()).isEqualTo(wanted.values().stream().filter(w -> w[1] == 0).count());
   }
 
+  /**
+   * A network that comes and goes lets the same swap arrive several times at once, each time with
+   * the set that was done after it: it takes its place once, and neither is refused.
+   */
+  @RepeatedTest(4)
+  void aSwapAndItsSetSentSeveralTimesAtOnceAreTakenOnce() throws Exception {
+    String text = begin();
+    String old = pin(text, "leg-extension/upright");
+    JsonNode swap = get("/api/floor/" + text).at("/items/0/exercise/swaps/0");
+    String id = UUID.randomUUID().toString();
+    List<Map<String, Object>> messages =
+        List.of(
+            Map.of(
+                "item",
+                Map.of(
+                    "sessionId",
+                    text,
+                    "itemId",
+                    id,
+                    "candidateId",
+                    swap.path("candidateId").asString(),
+                    "setup",
+                    swap.path("setup"),
+                    "replaces",
+                    old)),
+            Map.of("set", set(text, id, UUID.randomUUID().toString(), 1, 0, 8)));
+    ExecutorService threads = Executors.newFixedThreadPool(6);
+    try {
+      List<Future<List<Map<String, Object>>>> sent = new ArrayList<>();
+      for (int copy = 0; copy < 6; copy++) {
+        sent.add(threads.submit(() -> again(messages)));
+      }
+      for (Future<List<Map<String, Object>>> f : sent) {
+        assertThat(again(f.get())).as("taken at last").isEmpty();
+      }
+    } finally {
+      threads.shutdown();
+    }
+    JsonNode items = get("/api/floor/" + text).at("/items");
+    assertThat(items).hasSize(1);
+    assertThat(items.get(0).path("sets")).hasSize(1);
+  }
+
   /** What has to be sent again. */
   private static List<Map<String, Object>> again(List<Map<String, Object>> part) {
     Answer answer = send("phone", part);
     List<Map<String, Object>> left = new ArrayList<>();
     for (int k = 0; k < part.size(); k++) {
       String other = outcome(answer, k);
-      assertThat(other).isIn("STORED", "SAME", "STALE", "AGAIN");
+      assertThat(other)
+          .as(answer.at("/results/" + k + "/detail").asString())
+          .isIn("STORED", "SAME", "STALE", "AGAIN");
       if (other.equals("AGAIN")) {
         left.add(part.get(k));
       }

@@ -130,6 +130,17 @@ final class Coach implements AutoCloseable {
     return this;
   }
 
+  /** The floor says that the server has everything; where it does not, the failure tells why. */
+  Coach hasEverythingSaved() {
+    try {
+      assertThat(page.getByTestId("floor-status")).containsText("Everything is saved");
+    } catch (AssertionError e) {
+      String why = String.join(" ", page.getByLabel("To decide").allInnerTexts());
+      throw new AssertionError(why + " " + e.getMessage(), e);
+    }
+    return this;
+  }
+
   Locator button(String name) {
     return page.getByRole(
         AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));

@@ -132,7 +132,7 @@ class FloorIT {
       coach.page.locator("[data-region=BFL]").click();
       coach.findsNoFault("floor-felt").keepsAPicture("floor-felt");
       coach.network(true);
-      assertThat(coach.page.getByTestId("floor-status")).containsText("Everything is saved");
+      coach.hasEverythingSaved();
       coach.opens("/sessions/" + id);
       assertThat(
               coach.page.getByRole(
@@ -190,7 +190,7 @@ class FloorIT {
       one.network(false);
       corrects(one, 9);
       corrects(two, 5);
-      assertThat(two.page.getByTestId("floor-status")).containsText("Everything is saved");
+      two.hasEverythingSaved();
       one.network(true);
       Locator decide =
           one.page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("To decide"));
@@ -201,7 +201,7 @@ class FloorIT {
           .filter(new Locator.FilterOptions().setHasText("(here)"))
           .click();
       assertThat(decide).isHidden();
-      assertThat(one.page.getByTestId("floor-status")).containsText("Everything is saved");
+      one.hasEverythingSaved();
       two.page.reload();
       two.presses("All exercises");
       assertThat(starting(two, ".* × 9")).isVisible();

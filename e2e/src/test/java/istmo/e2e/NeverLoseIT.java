@@ -84,7 +84,7 @@ class NeverLoseIT {
       String session = address.substring(address.lastIndexOf('/') + 1);
       coach.presses("Skip warm-up");
       logs(coach, 11);
-      assertThat(status(coach)).containsText("Everything is saved");
+      coach.hasEverythingSaved();
       goesOn(coach);
 
       // no network: the set is kept here, and still there when the page is opened anew without one
@@ -95,7 +95,7 @@ class NeverLoseIT {
       assertThat(coach.page.getByTestId("last-set")).containsText("× 12,");
       assertThat(status(coach)).containsText("1 kept on this device");
       coach.network(true);
-      assertThat(status(coach)).containsText("Everything is saved");
+      coach.hasEverythingSaved();
       goesOn(coach);
 
       // the server is killed, the set logged, the tab killed, opened again while the server is dead
@@ -106,13 +106,13 @@ class NeverLoseIT {
       assertThat(coach.page.getByTestId("last-set")).containsText("× 13,");
       assertThat(coach.page.getByTestId("kept")).hasText("kept on this device");
       own.startAgain();
-      assertThat(status(coach)).containsText("Everything is saved");
+      coach.hasEverythingSaved();
       goesOn(coach);
 
       // the database dies under the server
       Istmo.crashDatabase();
       logs(coach, 14);
-      assertThat(status(coach)).containsText("Everything is saved");
+      coach.hasEverythingSaved();
       // all at once: logged, corrected and taken out without a network while the server is killed
       goesOn(coach);
       coach.network(false);
@@ -124,7 +124,7 @@ class NeverLoseIT {
       Istmo.crashDatabase();
       own.startAgain();
       coach.network(true);
-      assertThat(status(coach)).containsText("Everything is saved");
+      coach.hasEverythingSaved();
       Assertions.assertThat(atTheServer(coach, session)).containsExactly(11, 12, 13, 14, 16);
     }
   }

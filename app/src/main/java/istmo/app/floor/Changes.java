@@ -13,9 +13,12 @@ import istmo.core.record.SetRegister;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.dao.ConcurrencyFailureException;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -82,7 +85,10 @@ public class Changes {
     CONFLICT,
     /** it cannot be taken, for the reason given; sending it again changes nothing */
     REFUSED,
-    /** another message about the same came at the same moment: send it again */
+    /**
+     * another message about the same came at the same moment, or the set's exercise has to be sent
+     * again: send it again
+     */
     AGAIN
   }
 
@@ -93,6 +99,10 @@ public class Changes {
    * @param detail why, where it was refused
    */
   public record Result(Outcome outcome, Optional<SetLog.Taken> stored, String detail) {
+    static Result again() {
+      return new Result(Outcome.AGAIN, Optional.empty(), "");
+    }
+
     static Result refused(String why) {
       return new Result(Outcome.REFUSED, Optional.empty(), why);
     }
@@ -107,7 +117,17 @@ public class Changes {
   public List<Result> take(Instant sentAt, List<Message> messages) {
     Duration off = Duration.between(sentAt, clock.instant());
     Duration shift = off.abs().compareTo(CLOCKS_AGREE) > 0 ? off : Duration.ZERO;
-    return messages.stream().map(message -> taken(message, shift)).toList();
+    Set<UUID> unsettled = new HashSet<>(); // exercises that the device has to send again
+    List<Result> results = new ArrayList<>();
+    for (Message message : messages) {
+      boolean tooEarly = message instanceof Message.OfSet set && unsettled.contains(set.itemId());
+      Result result = tooEarly ? Result.again() : taken(message, shift);
+      if (result.outcome() == Outcome.AGAIN && message instanceof Message.OfItem item) {
+        unsettled.add(item.itemId());
+      }
+      results.add(result);
+    }
+    return results;
   }
 
   private Result taken(Message message, Duration shift) {
@@ -141,7 +161,7 @@ public class Changes {
     } catch (InvalidInput | Conflict | NotFound e) {
       return Result.refused(String.valueOf(e.getMessage()));
     } catch (DataIntegrityViolationException | ConcurrencyFailureException e) {
-      return new Result(Outcome.AGAIN, Optional.empty(), "");
+      return Result.again();
     }
   }
 }

@@ -97,11 +97,13 @@ public class SessionItems {
     Map<String, Double> setup = admitted(session, candidateId, wished);
     transactions.write(
         () -> {
-          if (isPlaced(session, itemId)) { // by the same message, a moment before
+          List<ItemEntity> there = rows.itemsOf(session);
+          // The same message may have placed it a moment ago. Asked after the session's exercises
+          // were read: the other way round the exercise would stand in its own way.
+          if (isPlaced(session, itemId)) {
             return;
           }
           Optional<ItemEntity> before = replaced.map(id -> rows.item(session, id));
-          List<ItemEntity> there = rows.itemsOf(session);
           int position = before.map(ItemEntity::getPosition).orElseGet(() -> next(there));
           Asked asked =
               new Asked(
