@@ -2345,7 +2345,7 @@ export interface components {
             clientName: string;
             figures: string;
             /** @enum {string} */
-            kind: "STALL" | "SIDE_GAP" | "REGION_BEHIND" | "BALANCE" | "PAINFUL" | "NOT_FELT" | "MOVES_OTHERWISE";
+            kind: "STALL" | "SIDE_GAP" | "REGION_BEHIND" | "BALANCE" | "PAINFUL" | "NOT_FELT" | "MOVES_OTHERWISE" | "RANGE_CHANGED";
             label: string;
             name: string;
             /** Format: date */
@@ -2457,14 +2457,14 @@ export interface components {
             /** Format: date-time */
             at?: string;
             /** @enum {string} */
-            kind?: "STALL" | "SIDE_GAP" | "REGION_BEHIND" | "BALANCE" | "PAINFUL" | "NOT_FELT" | "MOVES_OTHERWISE";
+            kind?: "STALL" | "SIDE_GAP" | "REGION_BEHIND" | "BALANCE" | "PAINFUL" | "NOT_FELT" | "MOVES_OTHERWISE" | "RANGE_CHANGED";
             subject?: string;
             words?: string;
         };
         /** @description taken: the proposal that is accepted; none dismisses the lesson. */
         AnswerInput: {
             /** @enum {string} */
-            kind?: "STALL" | "SIDE_GAP" | "REGION_BEHIND" | "BALANCE" | "PAINFUL" | "NOT_FELT" | "MOVES_OTHERWISE";
+            kind?: "STALL" | "SIDE_GAP" | "REGION_BEHIND" | "BALANCE" | "PAINFUL" | "NOT_FELT" | "MOVES_OTHERWISE" | "RANGE_CHANGED";
             subject?: string;
             taken?: components["schemas"]["ProposalView"];
         };
@@ -3694,6 +3694,22 @@ export interface components {
             };
             stopSigns: string[];
         };
+        /** @description A day's mean with its standard deviation, in the unit of the kind. */
+        JointRangeDayView: {
+            /** Format: double */
+            error: number;
+            /** Format: date */
+            on: string;
+            /** Format: double */
+            value: number;
+        };
+        /** @description How far the joint of one side has gone over the months. */
+        JointRangeView: {
+            days: components["schemas"]["JointRangeDayView"][];
+            found: components["schemas"]["FactView"][];
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "NONE";
+        };
         KeepInput: {
             /** Format: date */
             on?: string;
@@ -3712,6 +3728,7 @@ export interface components {
             label: string;
             /** @enum {string} */
             origin: "MEASURED" | "INTAKE" | "ESTIMATED" | "UNKNOWN";
+            ranges: components["schemas"]["JointRangeView"][];
             readings: components["schemas"]["ReadingView"][];
             twoSided: boolean;
             unit: string;
@@ -3764,7 +3781,7 @@ export interface components {
             answer?: components["schemas"]["LessonAnswerView"];
             found: components["schemas"]["FactView"];
             /** @enum {string} */
-            kind: "STALL" | "SIDE_GAP" | "REGION_BEHIND" | "BALANCE" | "PAINFUL" | "NOT_FELT" | "MOVES_OTHERWISE";
+            kind: "STALL" | "SIDE_GAP" | "REGION_BEHIND" | "BALANCE" | "PAINFUL" | "NOT_FELT" | "MOVES_OTHERWISE" | "RANGE_CHANGED";
             label: string;
             name: string;
             /** Format: date */

@@ -13,6 +13,7 @@ const kind = (partial: Partial<MeasuredKind>): MeasuredKind => ({
   how: 'From the hip to the knee.',
   origin: 'ESTIMATED',
   readings: [],
+  ranges: [],
   ...partial,
 })
 

@@ -113,7 +113,7 @@ function OneLesson({ lesson: lesson, clientId }: { lesson: Lesson; clientId: str
                     open its set-up
                   </Link>
                 )}
-                {proposal.act === 'SWAP' && (
+                {(proposal.act === 'SWAP' || lesson.kind === 'RANGE_CHANGED') && (
                   <Link className="text-accent-2 underline" to={`/exercises?client=${clientId}`}>
                     choose from the ranking
                   </Link>

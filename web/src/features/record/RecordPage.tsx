@@ -6,7 +6,7 @@ import { Quiet, Trouble, Waiting } from '../../ui/Notice'
 import { WordMenu } from '../../ui/WordMenu'
 import { useIsAbout, useKeptBrief } from '../brief/keptBrief'
 import { LessonList } from './LessonList'
-import { Girths, Said } from './Said'
+import { Girths, RangeOfMotion, Said } from './Said'
 import { SeriesPanel } from './SeriesPanel'
 import { WeekSets } from './WeekSets'
 
@@ -64,17 +64,21 @@ function OfClient({
         />
       </h1>
       {loaded.series.length === 0 ? (
-        <Quiet>
-          No set is logged yet.{' '}
-          <Link className="underline" to="/sessions">
-            Begin a session
-          </Link>
-          , or{' '}
-          <Link className="underline" to={`/clients/${clientId}/bring`}>
-            bring sets in from a spreadsheet
-          </Link>
-          .
-        </Quiet>
+        <>
+          <Quiet>
+            No set is logged yet.{' '}
+            <Link className="underline" to="/sessions">
+              Begin a session
+            </Link>
+            , or{' '}
+            <Link className="underline" to={`/clients/${clientId}/bring`}>
+              bring sets in from a spreadsheet
+            </Link>
+            .
+          </Quiet>
+          <RangeOfMotion clientId={clientId} />
+          <Girths clientId={clientId} />
+        </>
       ) : (
         <div className="grid min-h-0 flex-1 gap-x-6 gap-y-3 lg:grid-cols-[21rem_minmax(0,1fr)] lg:overflow-hidden">
           <div className="min-w-0 space-y-3 lg:overflow-auto lg:pr-2">
@@ -112,7 +116,10 @@ function OfClient({
             <WeekSets clientId={clientId} regions={catalogue.data.regions} />
             <div className="grid gap-x-6 gap-y-3 *:min-w-0 lg:grid-cols-2">
               <Said record={loaded} regions={catalogue.data.regions} />
-              <Girths clientId={clientId} />
+              <div className="space-y-3">
+                <RangeOfMotion clientId={clientId} />
+                <Girths clientId={clientId} />
+              </div>
             </div>
           </div>
         </div>

@@ -1,4 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { Link } from 'react-router'
 import { answer, api } from '../../api/client'
 import type { ClientRecord, Region } from '../../api/client'
 import { useMeasurements, useSaid } from '../../api/queries'
@@ -84,6 +85,52 @@ export function Said({ record, regions }: { record: ClientRecord; regions: Regio
           Nobody was asked yet: tap “Felt where?” or “Any pain?” after a set in Train.
         </p>
       )}
+    </section>
+  )
+}
+
+/** How far joints go over the months, with the error of measuring; left as rings. */
+export function RangeOfMotion({ clientId }: { clientId: string }) {
+  const measurements = useMeasurements(clientId)
+  const kinds = (measurements.data?.kinds ?? []).filter((kind) => kind.ranges.length > 0)
+  if (kinds.length === 0) return null
+  return (
+    <section aria-label="Range of motion">
+      <h2 className="border-b border-ink text-lg">Range of motion</h2>
+      {kinds.map((kind) => (
+        <div key={kind.kind}>
+          <p className="pt-1 text-sm first-letter:uppercase">{kind.label} (ring: left)</p>
+          <OverTime
+            label={kind.label}
+            unit={kind.unit === 'm' ? 'cm' : '°'}
+            height={140}
+            points={kind.ranges
+              .flatMap((range) => range.days.map((one) => ({ ...one, side: range.side })))
+              .sort((a, b) => a.on.localeCompare(b.on))
+              .map((one) => ({
+                on: one.on,
+                value: (kind.unit === 'm' ? 100 : 1) * one.value,
+                error: (kind.unit === 'm' ? 100 : 1) * one.error,
+                ring: one.side === 'LEFT',
+                words: `${day(one.on)}: ${readingValue(kind.unit, one.value)} ${one.side === 'LEFT' ? 'left' : 'right'}`,
+              }))}
+          />
+          {kind.ranges.flatMap((range) =>
+            range.found.map((fact) => (
+              <p key={`${range.side} ${fact.kind}`} className="text-sm">
+                {fact.kind === 'CHANGED' && <b>{range.side === 'LEFT' ? 'Left: ' : 'Right: '}</b>}
+                {fact.words}
+              </p>
+            )),
+          )}
+        </div>
+      ))}
+      <p className="text-xs text-ink-2">
+        A change is told when it is larger than the error of measuring.{' '}
+        <Link className="underline" to={`/clients/${clientId}/measure`}>
+          Measure again
+        </Link>
+      </p>
     </section>
   )
 }

@@ -77,6 +77,37 @@ class MeasurementApiTest {
   }
 
   @Test
+  void rangeGainedOverMonthsIsToldAndTaught() {
+    String client = client();
+    String path = "/api/clients/" + client + "/measurements";
+    LocalDate today = LocalDate.now();
+    for (double[] weekAndMetres : new double[][] {{9, 0.07}, {4, 0.09}, {0, 0.11}}) {
+      post(
+          path,
+          Map.of(
+              "kind",
+              "KNEE_TO_WALL",
+              "side",
+              "LEFT",
+              "value",
+              weekAndMetres[1],
+              "on",
+              today.minusWeeks((long) weekAndMetres[0]).toString()));
+    }
+    JsonNode wall = kind(get(path), "KNEE_TO_WALL");
+    assertThat(wall.at("/ranges")).hasSize(1);
+    assertThat(wall.at("/ranges/0/days")).hasSize(3);
+    assertThat(wall.at("/ranges/0/days/2/value").asDouble()).isEqualTo(0.11);
+    assertThat(wall.at("/ranges/0/found/0/kind").asString()).isEqualTo("CHANGED");
+    assertThat(wall.at("/ranges/0/found/0/words").asString()).contains("4 cm more");
+    assertThat(kind(get(path), "THIGH_GIRTH").path("ranges")).isEmpty();
+    Answer lessons = get("/api/clients/" + client + "/record/lessons");
+    assertThat(lessons.at("/0/kind").asString()).isEqualTo("RANGE_CHANGED");
+    assertThat(lessons.at("/0/name").asString()).isEqualTo("Knee to wall, left");
+    assertThat(lessons.at("/0/proposals/0/words").asString()).contains("within reach now");
+  }
+
+  @Test
   void theOrderSaysWhichMeasurementWouldMoveIt() {
     String client = client();
     String gym =

@@ -176,6 +176,7 @@ class DemoData {
           0.561 - 0.001 * week,
           today.minusWeeks(week));
     }
+    ankles(oda, today);
     measure(oda, MeasurementKind.THIGH, Side.LEFT, 0.392, today.minusWeeks(8));
     measure(oda, MeasurementKind.THIGH, Side.LEFT, 0.396, today.minusWeeks(8));
     measure(oda, MeasurementKind.THIGH, Side.RIGHT, 0.395, today.minusWeeks(8));
@@ -186,6 +187,18 @@ class DemoData {
             new PerformedSet(40, 8, 2),
             today.minusWeeks(2)));
     return oda;
+  }
+
+  /** Two months of drills for the ankles: the left one follows, the right one led before. */
+  private void ankles(Client client, LocalDate today) {
+    double[] left = {0.11, 0.12, 0.135, 0.145};
+    double[] right = {0.145, 0.15, 0.15, 0.155};
+    for (int k = 0; k < left.length; k++) {
+      LocalDate on = today.minusWeeks(9 - 3L * k);
+      measure(client, MeasurementKind.KNEE_TO_WALL, Side.LEFT, left[k], on);
+      measure(client, MeasurementKind.KNEE_TO_WALL, Side.LEFT, left[k] + 0.005, on);
+      measure(client, MeasurementKind.KNEE_TO_WALL, Side.RIGHT, right[k], on);
+    }
   }
 
   /** Tall, long thighs, stiff ankles. */

@@ -168,6 +168,7 @@ public class Records {
     List<Series> all = recent(clientId);
     List<Lesson> lessons =
         new ArrayList<>(TechniqueChange.lessons(client.sightings(), days.today()));
+    lessons.addAll(Lessons.ofRange(client.readings(), days.today()));
     if (!all.isEmpty()) {
       lessons.addAll(ofSeries(clientId, all));
     }

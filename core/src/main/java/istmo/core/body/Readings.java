@@ -70,6 +70,28 @@ public record Readings(List<Measurement> all) {
    * value.
    */
   public OptionalDouble repeatError(MeasurementKind kind) {
+    Scatter scatter = scatter(kind);
+    return scatter.freedom() == 0
+        ? OptionalDouble.empty()
+        : OptionalDouble.of(Math.sqrt(scatter.squares() / scatter.freedom()));
+  }
+
+  /**
+   * The same with what is usual for the measurement, which counts as so many repeats of the
+   * client's own.
+   *
+   * @param usual standard deviation in the unit of the value
+   */
+  double repeatError(MeasurementKind kind, double usual, double usualCounts) {
+    Scatter scatter = scatter(kind);
+    return Math.sqrt(
+        (scatter.squares() + usualCounts * usual * usual) / (scatter.freedom() + usualCounts));
+  }
+
+  /** Squared differences of readings from their day's mean, and how many are free. */
+  private record Scatter(double squares, int freedom) {}
+
+  private Scatter scatter(MeasurementKind kind) {
     double squares = 0;
     int freedom = 0;
     for (Side side : Side.values()) {
@@ -90,6 +112,6 @@ public record Readings(List<Measurement> all) {
         freedom += v.length - 1;
       }
     }
-    return freedom == 0 ? OptionalDouble.empty() : OptionalDouble.of(Math.sqrt(squares / freedom));
+    return new Scatter(squares, freedom);
   }
 }

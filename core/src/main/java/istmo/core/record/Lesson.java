@@ -4,6 +4,7 @@ import istmo.core.anatomy.AreaGroup;
 import istmo.core.anatomy.Region;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
+import istmo.core.body.RangeCourse;
 import istmo.core.quantity.Fact;
 import java.time.LocalDate;
 import java.util.List;
@@ -34,7 +35,8 @@ public record Lesson(
     BALANCE("front and back of the thigh"),
     PAINFUL("keeps hurting"),
     NOT_FELT("never felt where it should be"),
-    MOVES_OTHERWISE("moves otherwise than before");
+    MOVES_OTHERWISE("moves otherwise than before"),
+    RANGE_CHANGED("range of a joint has changed");
 
     private final String label;
 
@@ -102,6 +104,9 @@ public record Lesson(
       changes = List.copyOf(changes);
     }
   }
+
+  /** A joint goes further, or less far, than it did. */
+  public record RangeChanged(RangeCourse.Changed changed) implements Found {}
 
   /** A figure of a posture. */
   public enum Figure {

@@ -7,6 +7,8 @@ import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionGroup;
 import istmo.core.anatomy.RegionValues;
 import istmo.core.body.Measurement.Side;
+import istmo.core.body.RangeCourse;
+import istmo.core.body.Readings;
 import istmo.core.record.Lesson.Act;
 import istmo.core.record.Lesson.Kind;
 import istmo.core.record.Lesson.Proposal;
@@ -16,6 +18,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -56,7 +59,7 @@ public final class Lessons {
   /** Days after which what was found is of the past. */
   public static final int STALE_DAYS = 42;
 
-  /** Pain, sides, stalls, feeling, technique, weeks; of one kind by name. */
+  /** Pain, sides, stalls, feeling, technique, range, weeks; of one kind by name. */
   public static final Comparator<Lesson> MOST_PRESSING_FIRST =
       Comparator.comparingInt(
               (Lesson lesson) ->
@@ -66,6 +69,7 @@ public final class Lessons {
                           Kind.STALL,
                           Kind.NOT_FELT,
                           Kind.MOVES_OTHERWISE,
+                          Kind.RANGE_CHANGED,
                           Kind.REGION_BEHIND,
                           Kind.BALANCE)
                       .indexOf(lesson.kind()))
@@ -113,6 +117,30 @@ public final class Lessons {
     weekly.ifPresent(measured -> behind(list, measured));
     list.sort(MOST_PRESSING_FIRST);
     return List.copyOf(list);
+  }
+
+  /** Joints that go further or less far than they did, as long as the reading is fresh. */
+  public static List<Lesson> ofRange(Readings readings, LocalDate today) {
+    List<Lesson> list = new ArrayList<>();
+    for (RangeCourse course : RangeCourse.of(readings)) {
+      LocalDate on = course.newest().on();
+      if (ChronoUnit.DAYS.between(on, today) <= STALE_DAYS) {
+        course.changed().map(changed -> rangeChanged(changed, on)).ifPresent(list::add);
+      }
+    }
+    return list;
+  }
+
+  private static Lesson rangeChanged(RangeCourse.Changed changed, LocalDate on) {
+    String side = changed.side().name().toLowerCase(Locale.ROOT);
+    String label = changed.kind().label();
+    return new Lesson(
+        Kind.RANGE_CHANGED,
+        changed.kind().name() + " " + side,
+        Character.toUpperCase(label.charAt(0)) + label.substring(1) + ", " + side,
+        new Lesson.RangeChanged(changed),
+        on,
+        List.of(Proposal.of(Act.RE_DIAL)));
   }
 
   static Optional<Lesson> stall(ReviewedSeries series) {

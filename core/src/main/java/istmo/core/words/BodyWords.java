@@ -2,6 +2,8 @@ package istmo.core.words;
 
 import static istmo.core.words.Say.capital;
 import static istmo.core.words.Say.say;
+import static istmo.core.words.Say.side;
+import static istmo.core.words.Say.trimmed;
 
 import istmo.core.body.BodyEstimate;
 import istmo.core.body.CautionFact;
@@ -14,7 +16,9 @@ import istmo.core.body.CautionFact.GoneAbout;
 import istmo.core.body.CautionFact.Restricted;
 import istmo.core.body.CautionFact.RuledOut;
 import istmo.core.body.CautionFact.TroublesJoint;
+import istmo.core.body.MeasurementKind;
 import istmo.core.body.PainFlag;
+import istmo.core.body.RangeCourse;
 import istmo.core.body.Soreness;
 import istmo.core.catalogue.ByWord;
 import istmo.core.catalogue.Candidate;
@@ -104,6 +108,35 @@ public final class BodyWords {
         "The knee-to-wall reading would say %.0f° at the ankle; %.0f° is used, the %s that the"
             + " model takes. Measure again.",
         beyond.readDeg(), beyond.usedDeg(), beyond.usedDeg() > beyond.readDeg() ? "least" : "most");
+  }
+
+  /** A joint that goes further, or less far, than it did. */
+  public static String of(RangeCourse.Changed changed) {
+    return say(
+        "%s on %s, %s now: %s %s (± %s).",
+        capital(measured(changed.kind(), changed.before())),
+        DayWords.of(changed.since()),
+        measured(changed.kind(), changed.now()),
+        measured(changed.kind(), Math.abs(changed.now() - changed.before())),
+        changed.gained() ? "more" : "less",
+        measured(changed.kind(), changed.error()));
+  }
+
+  /** A side that goes less far than the other. */
+  public static String of(RangeCourse.SidesDiffer differ) {
+    return say(
+        "The %s has %s less than the other side (± %s). Movements on both legs go as far as it"
+            + " does.",
+        side(differ.lesser()),
+        measured(differ.kind(), differ.by()),
+        measured(differ.kind(), differ.error()));
+  }
+
+  /** A length in cm, to a millimetre; an angle in whole degrees. */
+  private static String measured(MeasurementKind kind, double value) {
+    return kind.unit().equals("m")
+        ? trimmed(Math.round(1000 * value) / 10.0) + " cm"
+        : say("%.0f°", value);
   }
 
   /** What is to be known of a machine's fit. */

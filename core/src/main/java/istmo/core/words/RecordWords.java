@@ -15,6 +15,7 @@ import istmo.core.record.Lesson.FeltElsewhere;
 import istmo.core.record.Lesson.KeepsHurting;
 import istmo.core.record.Lesson.MovesOtherwise;
 import istmo.core.record.Lesson.NoGain;
+import istmo.core.record.Lesson.RangeChanged;
 import istmo.core.record.Lesson.SideBehind;
 import istmo.core.record.Lesson.ThighOneSided;
 import istmo.core.record.Lesson.TooFewSets;
@@ -87,6 +88,9 @@ public final class RecordWords {
           thigh.frontIsLess() ? "back" : "front",
           Math.max(thigh.front(), thigh.back()));
     }
+    if (found instanceof RangeChanged range) {
+      return BodyWords.of(range.changed());
+    }
     return ((MovesOtherwise) found)
         .changes().stream().map(RecordWords::of).collect(Collectors.joining(" "));
   }
@@ -111,12 +115,22 @@ public final class RecordWords {
       case LESS_RANGE ->
           "Less range with this load, back to the whole over weeks as long as it stays below 3 of"
               + " 10.";
-      case RE_DIAL ->
-          found instanceof MovesOtherwise
-              ? "Set depth and load anew: this client moves otherwise now."
-              : "Change one thing of the set-up, look what it does, and go back if it was worse.";
+      case RE_DIAL -> reDial(found);
       case LESS_LOAD -> "Less load.";
     };
+  }
+
+  private static String reDial(Lesson.Found found) {
+    if (found instanceof MovesOtherwise) {
+      return "Set depth and load anew: this client moves otherwise now.";
+    }
+    if (found instanceof RangeChanged range) {
+      return range.changed().gained()
+          ? "Look at depth and set-ups again: what this joint stopped may be within reach now."
+          : "Look at depth and set-ups again: what was within reach may not be now. Where it keeps"
+              + " falling, or hurts, a licensed clinician looks at it.";
+    }
+    return "Change one thing of the set-up, look what it does, and go back if it was worse.";
   }
 
   private static String moreSets(Lesson.Found found) {

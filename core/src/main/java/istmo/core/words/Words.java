@@ -2,6 +2,7 @@ package istmo.core.words;
 
 import istmo.core.body.BodyEstimate;
 import istmo.core.body.CautionFact;
+import istmo.core.body.RangeCourse;
 import istmo.core.catalogue.ByWord;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.TapelessStart;
@@ -64,6 +65,8 @@ public final class Words {
     say(AnalysisFact.class, MovementWords::of);
     say(RackHeights.class, SessionWords::of);
     say(CautionFact.class, BodyWords::of);
+    say(RangeCourse.Changed.class, BodyWords::of);
+    say(RangeCourse.SidesDiffer.class, BodyWords::of);
     say(BodyEstimate.BeyondModel.class, BodyWords::of);
     say(Candidate.SeenOtherwise.class, BodyWords::of);
     say(TapelessStart.FeetFound.class, BodyWords::of);

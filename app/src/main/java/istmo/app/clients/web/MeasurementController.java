@@ -2,6 +2,7 @@ package istmo.app.clients.web;
 
 import istmo.app.clients.Client;
 import istmo.app.clients.Clients;
+import istmo.app.platform.FactView;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Rounded;
 import istmo.core.body.Body;
@@ -9,13 +10,16 @@ import istmo.core.body.BodyEstimate;
 import istmo.core.body.Measurement;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.MeasurementKind;
+import istmo.core.body.RangeCourse;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.words.Words;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -73,7 +77,23 @@ class MeasurementController {
       Origin origin,
       @MayBeMissing Double used,
       @MayBeMissing Double error,
-      List<ReadingView> readings) {}
+      List<ReadingView> readings,
+      List<JointRangeView> ranges) {}
+
+  /** A day's mean with its standard deviation, in the unit of the kind. */
+  record JointRangeDayView(LocalDate on, double value, double error) {}
+
+  /** How far the joint of one side has gone over the months. */
+  record JointRangeView(Side side, List<JointRangeDayView> days, List<FactView> found) {
+    static JointRangeView of(RangeCourse course, List<FactView> found) {
+      return new JointRangeView(
+          course.side(),
+          course.days().stream()
+              .map(day -> new JointRangeDayView(day.on(), day.value(), day.error()))
+              .toList(),
+          found);
+    }
+  }
 
   /** Where the value that is used comes from. */
   enum Origin {
@@ -139,7 +159,8 @@ class MeasurementController {
               origin(kind, !of.isEmpty()),
               used(kind, estimate.body(), client),
               error,
-              of));
+              of,
+              ranges(client, kind)));
     }
     return new MeasurementsView(
         client.id(),
@@ -147,6 +168,25 @@ class MeasurementController {
         Rounded.of(Math.toDegrees(estimate.body().dorsiflexionLimitRad())),
         Words.of(estimate.notes()),
         kinds);
+  }
+
+  /** The joint's course by side, with what has changed; how the sides differ with the lesser. */
+  private static List<JointRangeView> ranges(Client client, MeasurementKind kind) {
+    List<RangeCourse> courses =
+        RangeCourse.of(client.readings()).stream().filter(course -> course.kind() == kind).toList();
+    Optional<RangeCourse.SidesDiffer> differ =
+        courses.size() == 2 ? RangeCourse.sides(courses.get(0), courses.get(1)) : Optional.empty();
+    return courses.stream()
+        .map(
+            course ->
+                JointRangeView.of(
+                    course,
+                    Stream.concat(
+                            course.changed().stream(),
+                            differ.filter(found -> found.lesser() == course.side()).stream())
+                        .map(FactView::of)
+                        .toList()))
+        .toList();
   }
 
   private static Origin origin(MeasurementKind kind, boolean measured) {
