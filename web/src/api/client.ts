@@ -1,4 +1,5 @@
 import createClient from 'openapi-fetch'
+import { allInUnits, inUnits } from '../quantity/units'
 import { keepSeen, lastSeen } from './lastSeen'
 import type { components, paths } from './schema'
 
@@ -132,7 +133,7 @@ export async function answer<T>(call: Promise<Answer<T>>): Promise<T> {
       [],
     )
   }
-  if (result.response.ok) return result.data as T
+  if (result.response.ok) return allInUnits(result.data as T)
   const body = (typeof result.error === 'object' && result.error !== null ? result.error : {}) as {
     detail?: string
     faults?: Fault[]
@@ -140,8 +141,8 @@ export async function answer<T>(call: Promise<Answer<T>>): Promise<T> {
   }
   throw new Problem(
     result.response.status,
-    body.detail ?? `The server answered ${result.response.status}.`,
-    body.faults ?? [],
+    inUnits(body.detail ?? `The server answered ${result.response.status}.`),
+    allInUnits(body.faults ?? []),
     body.requestId,
   )
 }

@@ -1,5 +1,5 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
-import { lazy, Suspense } from 'react'
+import { Suspense, lazy, useEffect, useRef } from 'react'
 import { flushSync } from 'react-dom'
 import { createBrowserRouter, Outlet, RouterProvider } from 'react-router'
 import type { RouteObject } from 'react-router'
@@ -11,6 +11,7 @@ import { RouteFault } from './RouteFault'
 import { useTheme } from './theme'
 import { useFocusStays } from '../ui/useFocusStays'
 import { useTitle } from './useTitle'
+import { useUnits } from '../quantity/units'
 
 const OrderPage = lazy(() =>
   import('../features/order/OrderPage').then((page) => ({ default: page.OrderPage })),
@@ -88,6 +89,7 @@ const SessionPage = lazy(() =>
 
 /** A page for whoever has its link: no screens, no account. */
 function Outside() {
+  const units = useUnits()
   return (
     <div className="mx-auto flex min-h-dvh max-w-[1500px] flex-col px-4 pb-3">
       <header className="border-b-2 border-ink py-1.5 font-serif text-xl font-semibold tracking-tight">
@@ -95,7 +97,7 @@ function Outside() {
       </header>
       <main id="main" className="flex-1 pt-2">
         <Suspense fallback={<Waiting what="Loading" />}>
-          <Outlet />
+          <Outlet key={units} />
         </Suspense>
       </main>
       <Caution />
@@ -105,12 +107,13 @@ function Outside() {
 
 /** The floor has the whole telephone to itself. */
 function OnTheFloor() {
+  const units = useUnits()
   useTheme()
   useTitle('Train · Istmo')
   useFocusStays()
   return (
     <Suspense fallback={<Waiting what="Opening" />}>
-      <FloorPage />
+      <FloorPage key={units} />
     </Suspense>
   )
 }
@@ -175,7 +178,19 @@ const queries = new QueryClient({
   },
 })
 
+/** What was answered is told in the units of its time; it is asked for again when they change. */
+function useAnswersInUnits() {
+  const units = useUnits()
+  const before = useRef(units)
+  useEffect(() => {
+    if (before.current === units) return
+    before.current = units
+    void queries.resetQueries()
+  }, [units])
+}
+
 export function App() {
+  useAnswersInUnits()
   return (
     <QueryClientProvider client={queries}>
       <RouterProvider router={router} flushSync={(work) => void flushSync(work)} />

@@ -3,6 +3,7 @@ import { Link, Outlet, useLocation } from 'react-router'
 import { useAccount, useClients } from '../api/queries'
 import { Gate } from '../features/account/Gate'
 import { Find } from '../features/search/Find'
+import { useUnits } from '../quantity/units'
 import { Waiting } from '../ui/Notice'
 import { Kept, about, keep, withBrief } from '../features/brief/keptBrief'
 import { AsLastSeen } from './AsLastSeen'
@@ -26,6 +27,7 @@ export function Frame() {
   const { search, pathname } = useLocation()
   const [theme, toggle] = useTheme()
   const [keys, setKeys] = useState(false)
+  const units = useUnits()
   const [brief, setBrief] = useState(() => keep('', pathname, search))
   const now = keep(brief, pathname, search)
   if (now !== brief) setBrief(now)
@@ -86,7 +88,7 @@ export function Frame() {
         >
           <Suspense fallback={<Waiting what="Loading" />}>
             <Gate>
-              <Outlet />
+              <Outlet key={units} />
             </Gate>
           </Suspense>
         </main>

@@ -2,9 +2,9 @@ import { DropdownMenu } from 'radix-ui'
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 import { useAccount } from '../api/queries'
-import { useMassUnit } from '../features/plans/useMassUnit'
 import { withBrief } from '../features/brief/keptBrief'
 import { EVIDENCE } from './rooms'
+import { useLengthUnit, useMassUnit } from '../quantity/units'
 
 const ITEM = 'block px-3 py-1.5 outline-none data-[highlighted]:bg-paper-2'
 
@@ -22,6 +22,7 @@ export function More({
 }) {
   const account = useAccount()
   const [unit, setUnit] = useMassUnit()
+  const [lengths, setLengths] = useLengthUnit()
   const who = account.data?.signedIn ? account.data : undefined
   return (
     <DropdownMenu.Root modal={false}>
@@ -45,7 +46,13 @@ export function More({
           <DropdownMenu.Separator className="my-1 border-t border-rule" />
           <Heading>This device</Heading>
           <DropdownMenu.Item className={ITEM} onSelect={() => setUnit(unit === 'kg' ? 'lb' : 'kg')}>
-            {unit === 'kg' ? 'Loads in pounds' : 'Loads in kilograms'}
+            {unit === 'kg' ? 'Weights in pounds' : 'Weights in kilograms'}
+          </DropdownMenu.Item>
+          <DropdownMenu.Item
+            className={ITEM}
+            onSelect={() => setLengths(lengths === 'cm' ? 'in' : 'cm')}
+          >
+            {lengths === 'cm' ? 'Lengths in inches' : 'Lengths in centimetres'}
           </DropdownMenu.Item>
           <DropdownMenu.Item className={ITEM} onSelect={onPaper}>
             {dark ? 'Light paper' : 'Dark paper'}

@@ -1,6 +1,7 @@
 import { scaleLinear } from 'd3-scale'
 import { NEWTONS_PER_KG } from '../quantity/units'
 import { useSize } from './useSize'
+import { lengthWords, massWords } from '../quantity/format'
 
 type Point = { at: number; measured: number; fitted: number; generic: number }
 
@@ -27,7 +28,7 @@ export function FitPlot({
   const toX = scaleLinear([Math.min(...ats) - air, Math.max(...ats) + air], [LEFT, width - 14])
   const toY = scaleLinear([0, 1.1 * Math.max(...values)], [H - 22, 8])
   const shown = (v: number) =>
-    unit === 'm' ? `${Math.round(100 * v)} cm` : `${Math.round(v / NEWTONS_PER_KG)} kg`
+    unit === 'm' ? lengthWords(v) : massWords(Math.round(v / NEWTONS_PER_KG))
   const path = (of: (p: Point) => number) =>
     sorted
       .map((point, k) => `${k === 0 ? 'M' : 'L'}${toX(point.at * perAt)},${toY(of(point))}`)

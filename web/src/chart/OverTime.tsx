@@ -2,8 +2,8 @@ import { scaleLinear, scaleTime } from 'd3-scale'
 import { useState } from 'react'
 import type { KeyboardEvent, PointerEvent } from 'react'
 import { momentOf } from '../quantity/day'
-import { trim } from '../quantity/format'
 import { useSize } from './useSize'
+import { trim } from '../quantity/number'
 
 export type Point = { on: string; value: number; error?: number; ring?: boolean; words: string }
 

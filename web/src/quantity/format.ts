@@ -1,31 +1,36 @@
 import { momentOf } from './day'
+import { KG_PER_LB, M_PER_INCH, NEWTONS_PER_KG, length, lengthUnit, mass, massUnit } from './units'
+import { trim } from './number'
+
 /** Stored in SI, shown in the coach's units. */
 
 export type Quantity = { label: string; unit: string; choices: string[] }
 
-/** A set-up value in the coach's units: cm for lengths, whole degrees, a word for a choice. */
+/** A set-up value in the coach's units: lengths in theirs, whole degrees, a word for a choice. */
 export function setupValue(parameter: Quantity, value: number): string {
   if (parameter.choices.length > 0) return parameter.choices[Math.round(value)] ?? String(value)
   switch (parameter.unit) {
     case 'm':
-      return `${centimetres(value)} cm`
+      return lengthWords(value)
     case 'deg':
       return `${Math.round(value)}°`
     case 'kg':
-      return `${trim(value, 1)} kg`
+      return massWords(value)
     default:
       return `${Math.round(100 * value)} %`
   }
 }
 
-/** Whole centimetres, or halves where the number has them. */
-export function centimetres(metres: number): string {
-  return trim(Math.round(metres * 200) / 2, 1)
-}
+/** A length with its unit. */
+export const lengthWords = (metres: number): string =>
+  `${length(metres, lengthUnit())} ${lengthUnit()}`
 
-export function trim(value: number, digits: number): string {
-  return Number(value.toFixed(digits)).toString()
-}
+/** A mass with its unit. */
+export const massWords = (kg: number): string => `${mass(kg, massUnit())} ${massUnit()}`
+
+/** Masses from the lower to the higher with their unit. */
+export const massRange = (lowKg: number, highKg: number): string =>
+  lowKg === highKg ? massWords(lowKg) : `${mass(lowKg, massUnit())} to ${massWords(highKg)}`
 
 export function percent(share: number): string {
   return `${Math.round(100 * share)} %`
@@ -49,24 +54,33 @@ export function day(iso: string): string {
 }
 
 export function setWords(s: { loadKg: number; repetitions: number; reserve: number }): string {
-  const load = s.loadKg > 0 ? `${trim(s.loadKg, 2)} kg` : 'body weight'
+  const load = s.loadKg > 0 ? massWords(s.loadKg) : 'body weight'
   return `${load} × ${s.repetitions}, ${trim(s.reserve, 1)} in reserve`
 }
 
 /** A reading in the coach's units, with half a centimetre as the finest that a tape gives. */
 export function readingValue(unit: string, value: number): string {
   return unit === 'm'
-    ? `${centimetres(value)} cm`
+    ? lengthWords(value)
     : unit === 'deg'
       ? `${Math.round(value)}°`
-      : `${trim(value, 1)} kg`
+      : massWords(value)
 }
 
 /** The coach's unit of a kind of reading, and how many of it make one stored. */
 export function coachUnit(unit: string): { unit: string; perStored: number } {
-  return unit === 'm'
-    ? { unit: 'cm', perStored: 100 }
-    : { unit: unit === 'deg' ? 'degrees' : unit, perStored: 1 }
+  switch (unit) {
+    case 'm':
+      return lengthUnit() === 'cm'
+        ? { unit: 'cm', perStored: 100 }
+        : { unit: 'in', perStored: 1 / M_PER_INCH }
+    case 'kg':
+      return massUnit() === 'kg'
+        ? { unit: 'kg', perStored: 1 }
+        : { unit: 'lb', perStored: 1 / KG_PER_LB }
+    default:
+      return { unit: unit === 'deg' ? 'degrees' : unit, perStored: 1 }
+  }
 }
 
 /** The coach's unit of a machine's value, and how many of it make one stored; ratios as per cent. */
@@ -78,4 +92,21 @@ export function detailUnit(unit: string): { unit: string; perStored: number } {
       : unit === 'deg'
         ? { unit: '°', perStored: 1 }
         : coachUnit(unit)
+}
+
+/** What a form begins with: a stored value in the coach's unit, as fine as it was typed. */
+export const typedOf = (value: number, of: { unit: string; perStored: number }): string =>
+  trim(value * of.perStored, of.unit === 'cm' ? 1 : 2)
+
+/** A range that the server names as it stores it, in the unit that the coach typed in. */
+export function faultIn(of: { unit: string; perStored: number }, fault?: string) {
+  if (!fault?.includes(' is not within ') || of.perStored === 1) return fault
+  const figures = fault.replace(/ (m|kg)$/, '')
+  return `${figures.replace(/-?[\d.]+/g, (figure) => trim(Number(figure) * of.perStored, 1))} ${of.unit}`
+}
+
+/** What a hanging scale reads, and how many of it make a newton. */
+export function scaleUnit(): { unit: string; perStored: number } {
+  const { unit, perStored } = coachUnit('kg')
+  return { unit, perStored: perStored / NEWTONS_PER_KG }
 }

@@ -1,9 +1,12 @@
 import { z } from 'zod/mini'
+import { coachUnit, typedOf } from './format'
 
 /** A number as a coach types it, with a point or a comma; an empty box is no number. */
 export function readNumber(text: string): number | undefined {
   return text.trim() === '' ? undefined : Number(text.trim().replace(',', '.'))
 }
+
+const noNumber = (text: string) => `“${text.trim()}” is not a number`
 
 /** Reads a box for a number. What a number may be is the server's to say, not ours. */
 export const typedNumber = z.pipe(
@@ -13,7 +16,7 @@ export const typedNumber = z.pipe(
     if (number === undefined || Number.isFinite(number)) return number
     context.issues.push({
       code: 'custom',
-      message: `“${text.trim()}” is not a number`,
+      message: noNumber(text),
       input: text,
     })
     return z.NEVER
@@ -30,6 +33,27 @@ export const typedDay = z.pipe(
 export function stored(number: number | undefined, perStored: number): number | undefined {
   return number === undefined ? undefined : number / perStored
 }
+
+/**
+ * Reads a box in the coach's unit of a mass ("kg") or a length ("m") as it is stored. What was not
+ * touched stays what it was before, to the last digit.
+ */
+export const typedIn = (unit: 'kg' | 'm', before?: number) =>
+  z.pipe(
+    z.string(),
+    z.transform((text: string, context) => {
+      if (isUntouched(text, unit, before)) return before
+      const number = readNumber(text)
+      if (number === undefined || Number.isFinite(number))
+        return stored(number, coachUnit(unit).perStored)
+      context.issues.push({ code: 'custom', message: noNumber(text), input: text })
+      return z.NEVER
+    }),
+  )
+
+/** Whether a box still says what a stored value began with. */
+export const isUntouched = (text: string, unit: string, before?: number): boolean =>
+  before !== undefined && text === typedOf(before, coachUnit(unit))
 
 /** What was chosen on the screen and can be nothing else; it is sent as it is. */
 export const chosen = <T>() => z.custom<T>((value) => value !== undefined)

@@ -10,6 +10,7 @@ import type { Handle } from './Grip'
 import { path, planPoint, sidePoint } from './scene'
 import type { Box } from './scene'
 import { Steel } from './Steel'
+import { coachUnit, lengthWords } from '../../quantity/format'
 
 const LEVER_COLOUR: Record<string, string> = {
   hip: 'var(--glutes)',
@@ -246,7 +247,7 @@ function Levers({ drawing, type }: { drawing: Drawing; type: number }) {
               strokeWidth={0.3 * type}
               paintOrder="stroke"
             >
-              {lever.joint} {Math.round(100 * lever.metres)} cm
+              {lever.joint} {lengthWords(Math.round(100 * lever.metres) / 100)}
             </text>
           </g>
         )
@@ -256,7 +257,9 @@ function Levers({ drawing, type }: { drawing: Drawing; type: number }) {
 }
 
 function ScaleBar({ box, type }: { box: Box; type: number }) {
-  const length = box.width > 1 ? 0.5 : 0.1
+  const unit = coachUnit('m')
+  const length =
+    (box.width > 1 ? (unit.unit === 'cm' ? 50 : 20) : unit.unit === 'cm' ? 10 : 4) / unit.perStored
   const x = box.x + box.width - length - 0.03
   const y = box.y + box.height - 0.025
   return (
@@ -277,7 +280,7 @@ function ScaleBar({ box, type }: { box: Box; type: number }) {
         strokeWidth={0.3 * type}
         paintOrder="stroke"
       >
-        {length * 100} cm
+        {Math.round(length * unit.perStored)} {unit.unit}
       </text>
     </g>
   )

@@ -6,6 +6,7 @@ import { useStarts } from '../../api/queries'
 import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
 import { Trouble } from '../../ui/Notice'
+import { lengthUnit } from '../../quantity/units'
 
 type Way = Schemas['StartWayView']
 type Props = {
@@ -79,7 +80,7 @@ function OneWay({ way, clientId, gymId, stiffToday, candidateId, onFound }: Prop
         />
       ))}
       <Button disabled={find.isPending} onClick={() => find.mutate()}>
-        {onFound ? 'Set it up so' : 'In centimetres'}
+        {onFound ? 'Set it up so' : lengthUnit() === 'cm' ? 'In centimetres' : 'In inches'}
       </Button>
       {find.isSuccess && <p role="status">{find.data.sentence}</p>}
       {find.isError &&

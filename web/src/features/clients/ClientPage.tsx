@@ -11,17 +11,17 @@ import {
   useWeeks,
 } from '../../api/queries'
 import { useKeptBrief, withBrief } from '../brief/keptBrief'
-import { day, trim } from '../../quantity/format'
+import { day, lengthWords, massWords } from '../../quantity/format'
 import { Button } from '../../ui/Button'
 import { Quiet, Trouble, Waiting } from '../../ui/Notice'
 import { loadsWords, prescriptionWords } from '../plans/words'
-import { useMassUnit } from '../plans/useMassUnit'
 import { LessonList } from '../record/LessonList'
 import { useStartPlanned } from '../today/useStart'
 import { dayWords } from '../today/words'
 import { OwnData } from './OwnData'
 import { cautionWords } from './cautions'
 import { Thumb } from '../../chart/stage/Thumb'
+import { useMassUnit } from '../../quantity/units'
 
 const LINK = 'text-accent-2 underline'
 const NEWEST = 5
@@ -90,7 +90,7 @@ function Head({ client }: { client: Client }) {
     <div className="flex flex-wrap items-baseline gap-x-4 gap-y-2">
       <h1 className="text-2xl">{client.name}</h1>
       <span className="text-ink-2">
-        {trim(100 * client.statureM, 1)} cm, {client.massKg} kg
+        {lengthWords(client.statureM)}, {massWords(client.massKg)}
       </span>
       <Link className={`text-sm ${LINK}`} to={`/clients?change=${client.id}`}>
         Change

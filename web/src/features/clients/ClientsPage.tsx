@@ -1,10 +1,10 @@
 import { Link, useNavigate, useSearchParams } from 'react-router'
 import { useCatalogue, useClients } from '../../api/queries'
-import { trim } from '../../quantity/format'
 import { Button } from '../../ui/Button'
 import { Quiet, Trouble, Waiting } from '../../ui/Notice'
 import { Intake } from './Intake'
 import { ANKLE_WORDS, cautionWords } from './cautions'
+import { lengthWords, massWords } from '../../quantity/format'
 
 /** Clients and the sixty-second intake. */
 export function ClientsPage() {
@@ -75,10 +75,10 @@ export function ClientsPage() {
                     </Link>
                   </th>
                   <td className="hidden pl-3 text-right whitespace-nowrap sm:table-cell">
-                    {trim(100 * listed.statureM, 1)} cm
+                    {lengthWords(listed.statureM)}
                   </td>
                   <td className="hidden pl-3 text-right whitespace-nowrap sm:table-cell">
-                    {listed.massKg} kg
+                    {massWords(listed.massKg)}
                   </td>
                   <td className="hidden px-4 sm:table-cell">{listed.thigh.toLowerCase()}</td>
                   <td className="hidden pr-4 sm:table-cell">{ANKLE_WORDS[listed.ankle]}</td>

@@ -3,8 +3,7 @@ import { z } from 'zod/mini'
 import { answer, api } from '../../api/client'
 import type { Catalogue, Client, Schemas } from '../../api/client'
 import { afterClientChanged } from '../../api/queries'
-import { trim } from '../../quantity/format'
-import { chosen, stored, typedNumber } from '../../quantity/typed'
+import { chosen, typedIn } from '../../quantity/typed'
 import { Choice, Field } from '../../ui/Field'
 import { FormEnd } from '../../ui/FormEnd'
 import { Trouble } from '../../ui/Notice'
@@ -14,6 +13,7 @@ import { ANKLE_WORDS } from './cautions'
 import { OwnData } from './OwnData'
 import { PainField } from './PainField'
 import { ProfileField, UNKNOWN } from './ProfileField'
+import { coachUnit, faultIn, typedOf } from '../../quantity/format'
 
 const THIGH = [
   { value: 'SHORT', label: 'short' },
@@ -26,28 +26,26 @@ const ANKLE = [
   { value: 'FREE', label: ANKLE_WORDS.FREE },
 ] as const
 
-/** Height is typed in cm and sent in m; all else is sent as it is chosen. */
-const INTAKE = z.object({
-  name: z.string(),
-  statureM: z.pipe(
-    typedNumber,
-    z.transform((cm: number | undefined) => stored(cm, 100)),
-  ),
-  massKg: typedNumber,
-  sex: z.nullable(chosen<Client['sex']>()),
-  thigh: chosen<Client['thigh']>(),
-  ankle: chosen<Client['ankle']>(),
-  pain: chosen<Client['pain']>(),
-  profile: chosen<Client['profile']>(),
-  cautions: chosen<Client['cautions']>(),
-  restrictions: chosen<Client['restrictions']>(),
-})
+/** Height and weight are typed in the coach's units; all else is sent as it is chosen. */
+const intakeOf = (client?: Client) =>
+  z.object({
+    name: z.string(),
+    statureM: typedIn('m', client?.statureM),
+    massKg: typedIn('kg', client?.massKg),
+    sex: z.nullable(chosen<Client['sex']>()),
+    thigh: chosen<Client['thigh']>(),
+    ankle: chosen<Client['ankle']>(),
+    pain: chosen<Client['pain']>(),
+    profile: chosen<Client['profile']>(),
+    cautions: chosen<Client['cautions']>(),
+    restrictions: chosen<Client['restrictions']>(),
+  })
 
-function typedOf(client?: Client): z.input<typeof INTAKE> {
+function begins(client?: Client): z.input<ReturnType<typeof intakeOf>> {
   return {
     name: client?.name ?? '',
-    statureM: client ? trim(100 * client.statureM, 1) : '',
-    massKg: client ? String(client.massKg) : '',
+    statureM: client ? typedOf(client.statureM, coachUnit('m')) : '',
+    massKg: client ? typedOf(client.massKg, coachUnit('kg')) : '',
     sex: client?.sex ?? null,
     thigh: client?.thigh ?? 'USUAL',
     ankle: client?.ankle ?? 'USUAL',
@@ -58,7 +56,7 @@ function typedOf(client?: Client): z.input<typeof INTAKE> {
   }
 }
 
-function bodyOf(read: z.output<typeof INTAKE>): Schemas['ClientInput'] {
+function bodyOf(read: z.output<ReturnType<typeof intakeOf>>): Schemas['ClientInput'] {
   return {
     ...read,
     sex: read.sex ?? undefined,
@@ -84,8 +82,8 @@ export function Intake({
 }) {
   const queries = useQueryClient()
   const form = useSavedForm({
-    reads: INTAKE,
-    begins: typedOf(client),
+    reads: intakeOf(client),
+    begins: begins(client),
     save: (read) =>
       client
         ? answer(
@@ -102,6 +100,7 @@ export function Intake({
     },
   })
   const stature = form.box('statureM')
+  const weight = form.box('massKg')
   return (
     <form
       onSubmit={form.submit}
@@ -114,12 +113,18 @@ export function Intake({
       <div className="grid grid-cols-2 gap-3">
         <Field
           label="Height"
-          unit="cm"
+          unit={coachUnit('m').unit}
           inputMode="decimal"
           {...stature}
-          fault={inCentimetres(stature.fault)}
+          fault={faultIn(coachUnit('m'), stature.fault)}
         />
-        <Field label="Weight" unit="kg" inputMode="decimal" {...form.box('massKg')} />
+        <Field
+          label="Weight"
+          unit={coachUnit('kg').unit}
+          inputMode="decimal"
+          {...weight}
+          fault={faultIn(coachUnit('kg'), weight.fault)}
+        />
       </div>
       <Choice
         label="Sex, for proportions"
@@ -157,11 +162,4 @@ export function Intake({
       {client && <OwnData client={client} onErased={onDone} />}
     </form>
   )
-}
-
-/** The server speaks metres; the coach typed centimetres. */
-function inCentimetres(fault?: string): string | undefined {
-  return fault
-    ?.replace(/([\d.]+)(?= (?:is not|to)| m$)/g, (name) => String(Math.round(100 * Number(name))))
-    .replace(/ m$/, ' cm')
 }

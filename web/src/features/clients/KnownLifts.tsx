@@ -4,8 +4,8 @@ import { z } from 'zod/mini'
 import { answer, api } from '../../api/client'
 import type { Lifts } from '../../api/client'
 import { afterClientChanged, keys, useCatalogue, useLifts } from '../../api/queries'
-import { day, setWords } from '../../quantity/format'
-import { typedDay, typedNumber } from '../../quantity/typed'
+import { day, setWords, coachUnit, faultIn } from '../../quantity/format'
+import { typedDay, typedNumber, typedIn } from '../../quantity/typed'
 import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
 import { Trouble, Undo, Waiting } from '../../ui/Notice'
@@ -16,7 +16,7 @@ type Lift = Lifts['lifts'][number]
 
 const LIFT = z.object({
   candidateId: z.string(),
-  loadKg: typedNumber,
+  loadKg: typedIn('kg'),
   repetitions: typedNumber,
   reserve: typedNumber,
   on: typedDay,
@@ -51,6 +51,7 @@ export function KnownLifts({ clientId }: { clientId: string }) {
       put(all)
     },
   })
+  const load = form.box('loadKg')
   const remove = useMutation({
     mutationFn: (lift: Lift) =>
       answer(
@@ -134,7 +135,13 @@ export function KnownLifts({ clientId }: { clientId: string }) {
             )}
           </select>
         </label>
-        <Field label="Load" unit="kg" inputMode="decimal" {...form.box('loadKg')} />
+        <Field
+          label="Load"
+          unit={coachUnit('kg').unit}
+          inputMode="decimal"
+          {...load}
+          fault={faultIn(coachUnit('kg'), load.fault)}
+        />
         <Field label="Repetitions" inputMode="numeric" {...form.box('repetitions')} />
         <Field label="In reserve" inputMode="decimal" {...form.box('reserve')} />
         <Field label="Done on" type="date" {...form.box('on')} />

@@ -5,7 +5,7 @@ import { answer, api } from '../../api/client'
 import type { MeasuredKind, Measurements } from '../../api/client'
 import { afterClientChanged, keys, useMeasurements } from '../../api/queries'
 import { ReadingsPlot } from '../../chart/Readings'
-import { day, readingValue } from '../../quantity/format'
+import { day, readingValue, coachUnit } from '../../quantity/format'
 import { Button } from '../../ui/Button'
 import { Trouble, Undo, Waiting } from '../../ui/Notice'
 import { TapelessStarts } from '../bench/TapelessStarts'
@@ -208,9 +208,8 @@ function ReadingsTable({
 }
 
 function spread(kind: MeasuredKind): string {
-  return kind.unit === 'm'
-    ? `${(100 * kind.error!).toFixed(1)} cm`
-    : kind.unit === 'deg'
-      ? `${kind.error!.toFixed(0)}°`
-      : `${kind.error!.toFixed(1)} kg`
+  const of = coachUnit(kind.unit)
+  return kind.unit === 'deg'
+    ? `${kind.error!.toFixed(0)}°`
+    : `${(of.perStored * kind.error!).toFixed(1)} ${of.unit}`
 }

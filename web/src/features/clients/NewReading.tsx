@@ -3,7 +3,7 @@ import { answer, api } from '../../api/client'
 import type { MeasuredKind, Measurements } from '../../api/client'
 import { Landmarks } from '../../chart/Readings'
 import { today } from '../../quantity/day'
-import { coachUnit } from '../../quantity/format'
+import { coachUnit, faultIn } from '../../quantity/format'
 import { chosen, stored, typedDay, typedNumber } from '../../quantity/typed'
 import { Button } from '../../ui/Button'
 import { Choice, FaultText, Field } from '../../ui/Field'
@@ -70,7 +70,7 @@ export function NewReading({
           unit={unit.unit}
           inputMode="decimal"
           {...value}
-          fault={inCoachUnit(kind.unit, value.fault)}
+          fault={faultIn(unit, value.fault)}
         />
         <Field label="Day" type="date" {...form.box('on')} />
       </div>
@@ -85,12 +85,4 @@ export function NewReading({
       </p>
     </form>
   )
-}
-
-/** Plain ranges come in metres; the coach typed centimetres. */
-function inCoachUnit(unit: string, fault?: string): string | undefined {
-  if (unit !== 'm' || !fault?.includes(' is not within ')) return fault
-  return fault
-    .replace(/[\d.]+/g, (name) => String(Math.round(1000 * Number(name)) / 10))
-    .replace(/ m$/, ' cm')
 }

@@ -4,7 +4,6 @@ import { useBenchOnce, useCatalogue, useClients } from '../../api/queries'
 import { Stage } from '../../chart/stage/Stage'
 import { frame, SEEN } from '../../chart/stage/scene'
 import type { Box } from '../../chart/stage/scene'
-import { trim } from '../../quantity/format'
 import { ANKLE_WORDS } from '../clients/cautions'
 import { Quiet, Trouble, Waiting } from '../../ui/Notice'
 import { WordMenu } from '../../ui/WordMenu'
@@ -13,6 +12,7 @@ import { candidateOptions } from '../bench/candidateOptions'
 import { useBrief } from '../brief/brief'
 import { useAddress } from '../../ui/useAddress'
 import { PlaceSlider } from '../../ui/PlaceSlider'
+import { lengthWords, massWords } from '../../quantity/format'
 
 /** Two clients of different build on the same exercise, to one scale: what the model says differs, and why. */
 export function ComparePage() {
@@ -183,6 +183,6 @@ function short(side: BenchSide): string {
 
 function build(client?: Client): string {
   return client
-    ? `${trim(100 * client.statureM, 1)} cm, ${client.massKg} kg, thigh ${client.thigh.toLowerCase()}, ankle ${ANKLE_WORDS[client.ankle]}`
+    ? `${lengthWords(client.statureM)}, ${massWords(client.massKg)}, thigh ${client.thigh.toLowerCase()}, ankle ${ANKLE_WORDS[client.ankle]}`
     : ''
 }

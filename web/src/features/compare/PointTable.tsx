@@ -4,6 +4,7 @@ import { IntervalBar } from '../../chart/IntervalBar'
 import { Fingerprint } from '../../chart/limb/LimbChart'
 import { LengthStrip, MomentStrip } from '../../chart/Strips'
 import { Thumb } from '../../chart/stage/Thumb'
+import { massRange } from '../../quantity/format'
 
 type Comparison = Schemas['ComparisonView']
 
@@ -149,7 +150,7 @@ function EffortRows({
             {computed.includes(k)
               ? `${comparison.repetitions[computed.indexOf(k)]!.toFixed(0)} to failure`
               : '–'}
-            {member.load ? `, first load ${member.load.lowKg} to ${member.load.highKg} kg` : ''}
+            {member.load ? `, first load ${massRange(member.load.lowKg, member.load.highKg)}` : ''}
           </span>
         ))}
       </Row>

@@ -2,8 +2,9 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import type { Loading } from '../../api/client'
 import { KG_PER_LB } from '../../quantity/units'
-import type { MassUnit } from '../plans/words'
-import { mass, platesWords } from '../plans/words'
+import { platesWords } from '../plans/words'
+import { mass } from '../../quantity/units'
+import type { MassUnit } from '../../quantity/units'
 
 /** A number between two thumbs-wide buttons. */
 export function Stepper({

@@ -1,9 +1,8 @@
-import { useMassUnit } from '../plans/useMassUnit'
-import { mass } from '../plans/words'
-import type { MassUnit } from '../plans/words'
 import { SmallButton } from './Doing'
 import { decide, letGo } from './store'
 import type { Figures, KeptMessage, KeptSet } from './store'
+import { mass, useMassUnit } from '../../quantity/units'
+import type { MassUnit } from '../../quantity/units'
 
 /** What needs the coach: sets that another device changed meanwhile, and what the server could not take. */
 export function Differences({

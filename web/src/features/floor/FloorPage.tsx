@@ -4,7 +4,6 @@ import { useAccount, useClients, useSessions } from '../../api/queries'
 import { day } from '../../quantity/format'
 import { Trouble, Waiting } from '../../ui/Notice'
 import { Gate } from '../account/Gate'
-import { useMassUnit } from '../plans/useMassUnit'
 import { Differences } from './Differences'
 import { Doing } from './Doing'
 import { Overview } from './Overview'
@@ -18,6 +17,7 @@ import type { Floor } from './useFloor'
 import type { SyncState } from './sync'
 import { clock, useNow } from './useNow'
 import { useWakeLock } from './useWakeLock'
+import { useMassUnit } from '../../quantity/units'
 
 /** The floor: for the telephone, one thumb, bad wifi. Opens without a network for the coach who was signed in here last. */
 export function FloorPage() {

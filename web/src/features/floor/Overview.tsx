@@ -1,6 +1,4 @@
 import { useState } from 'react'
-import { mass } from '../plans/words'
-import type { MassUnit } from '../plans/words'
 import { AddOnFloor } from './AddOnFloor'
 import { Big, DeskLink, LoadStepper, Pick, Stepper, repetitionsTyped } from './Controls'
 import { SmallButton } from './Doing'
@@ -9,6 +7,8 @@ import type { Floor } from './useFloor'
 import { isDone, toShow } from './walk'
 import type { ShownItem, ShownSet } from './walk'
 import { Thumb } from '../../chart/stage/Thumb'
+import { mass } from '../../quantity/units'
+import type { MassUnit } from '../../quantity/units'
 
 /** The whole session at a glance: choose an exercise, correct a set, finish. */
 export function Overview({

@@ -1,9 +1,9 @@
 import { useEffect, useRef } from 'react'
-import { mass } from '../plans/words'
-import type { MassUnit } from '../plans/words'
 import { restOver } from './sound'
 import { clock, useNow } from './useNow'
 import type { NextStep } from './walk'
+import { mass } from '../../quantity/units'
+import type { MassUnit } from '../../quantity/units'
 
 /** The clock of a rest, and what comes after it. */
 export function RestClock({

@@ -1,7 +1,5 @@
 import { useEffect, useState } from 'react'
 import { FeltChart } from '../../chart/limb/FeltChart'
-import { mass } from '../plans/words'
-import type { MassUnit } from '../plans/words'
 import { Big, LoadStepper, Stepper, repetitionsTyped } from './Controls'
 import { SmallButton } from './Doing'
 import { HowItWas } from './HowItWas'
@@ -10,6 +8,8 @@ import { RestClock } from './Rest'
 import type { Floor } from './useFloor'
 import type { Figures } from './store'
 import type { ShownSet } from './walk'
+import { mass } from '../../quantity/units'
+import type { MassUnit } from '../../quantity/units'
 
 type Ask = 'felt' | 'pain' | 'figures' | null
 

@@ -1,7 +1,8 @@
-import { mass, range } from '../plans/words'
-import type { MassUnit } from '../plans/words'
+import { range } from '../plans/words'
 import { Big } from './Controls'
 import type { Floor } from './useFloor'
+import { mass } from '../../quantity/units'
+import type { MassUnit } from '../../quantity/units'
 
 /** Three other exercises for the same job, worked out beforehand: no network is needed. */
 export function Swaps({

@@ -1,7 +1,8 @@
 import { Link } from 'react-router'
 import type { FloorExercise } from '../../api/client'
-import { trim } from '../../quantity/format'
 import type { Gauge, Seen } from './useWatching'
+import { trim } from '../../quantity/number'
+import { detailUnit } from '../../quantity/format'
 
 const SENSORS: { kind: Gauge; label: string; where: string }[] = [
   { kind: 'LENGTH', label: 'Cord on the bar', where: 'tells how high the bar, sled or stack is' },
@@ -153,7 +154,7 @@ function Trace({ seen }: { seen: Seen }) {
 }
 
 function Repetitions({ seen }: { seen: Seen }) {
-  const cm = seen.link.kind === 'LENGTH'
+  const range = detailUnit(seen.link.kind === 'LENGTH' ? 'm' : 'deg')
   const off = new Set(seen.findings.flatMap((finding) => finding.repetitions))
   const time = (s: number) => (s > 0 ? trim(s, 1) : '–')
   return (
@@ -165,7 +166,7 @@ function Repetitions({ seen }: { seen: Seen }) {
               no.
             </th>
             <th scope="col" className="font-normal">
-              {cm ? 'range, cm' : 'range, °'}
+              {`range, ${range.unit}`}
             </th>
             <th scope="col" className="font-normal">
               down, s
@@ -190,7 +191,7 @@ function Repetitions({ seen }: { seen: Seen }) {
                 <th scope="row" className="text-left font-normal">
                   {k + 1}
                 </th>
-                <td>{trim(cm ? 100 * r.range : r.range, 0)}</td>
+                <td>{trim(range.perStored * r.range, range.unit === 'in' ? 1 : 0)}</td>
                 <td>{time(r.loweringS)}</td>
                 <td>{r.dropout ? '–' : trim(r.lowS, 1)}</td>
                 <td>{time(r.liftingS)}</td>

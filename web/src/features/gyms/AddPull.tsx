@@ -1,12 +1,12 @@
 import { z } from 'zod/mini'
 import type { Machine } from '../../api/client'
-import { detailUnit, trim } from '../../quantity/format'
+import { detailUnit, coachUnit, scaleUnit } from '../../quantity/format'
 import { readNumber, stored, typedNumber } from '../../quantity/typed'
-import { NEWTONS_PER_KG } from '../../quantity/units'
 import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
 import { useTypedForm } from '../../ui/forms'
 import { GadgetField } from './GadgetField'
+import { trim } from '../../quantity/number'
 
 const PULL = z.object({
   at: typedNumber,
@@ -33,6 +33,8 @@ export function AddPull({
 }) {
   const lever = machine.travel === 'LEVER'
   const at = detailUnit(lever ? 'deg' : 'm')
+  const scale = scaleUnit()
+  const arm = coachUnit('m')
   const { typed: next, ...form } = useTypedForm({
     reads: PULL,
     begins: {
@@ -69,8 +71,8 @@ export function AddPull({
       <GadgetField
         kind="FORCE"
         label="Scale reads"
-        unit="kg"
-        perInside={1 / NEWTONS_PER_KG}
+        unit={scale.unit}
+        perInside={scale.perStored}
         text={next.force}
         onText={(text) => form.set('force', text)}
         fault={form.fault('force')}
@@ -78,8 +80,8 @@ export function AddPull({
           gymId,
           item: machine.item,
           at: stored(readNumber(next.at), at.perStored) ?? 60,
-          leverM: stored(readNumber(next.lever), 100) ?? 0.38,
-          loadKg: readNumber(next.load) ?? 0,
+          leverM: stored(readNumber(next.lever), arm.perStored) ?? 0.38,
+          loadKg: stored(readNumber(next.load), coachUnit('kg').perStored) ?? 0,
           direction: next.direction,
           dropout: true,
         }}
@@ -88,15 +90,20 @@ export function AddPull({
         <GadgetField
           kind="LENGTH"
           label="Lever arm"
-          unit="cm"
-          perInside={100}
+          unit={arm.unit}
+          perInside={arm.perStored}
           text={next.lever}
           onText={(text) => form.set('lever', text)}
           fault={form.fault('lever')}
           standIn={{ at: 0.38 }}
         />
       )}
-      <Field label={lever ? 'Pin' : 'Plates'} unit="kg" inputMode="decimal" {...form.box('load')} />
+      <Field
+        label={lever ? 'Pin' : 'Plates'}
+        unit={coachUnit('kg').unit}
+        inputMode="decimal"
+        {...form.box('load')}
+      />
       <label className="block text-sm text-ink-2">
         While it goes
         <select

@@ -1,9 +1,10 @@
 import type { Problem, Fit, Machine, Schemas } from '../../api/client'
 import { FitPlot } from '../../chart/FitPlot'
-import { detailUnit, percent, trim } from '../../quantity/format'
+import { detailUnit, percent, coachUnit } from '../../quantity/format'
 import { Button } from '../../ui/Button'
 import { FaultText } from '../../ui/Field'
 import type { TypedPull } from './AddPull'
+import { trim } from '../../quantity/number'
 
 /** The readings, each with its distance from the fit and from the generic type. */
 export function PullTable({
@@ -29,15 +30,15 @@ export function PullTable({
               {at.unit}
             </th>
             <th scope="col" className="font-normal">
-              scale, kg
+              scale, {coachUnit('kg').unit}
             </th>
             {lever && (
               <th scope="col" className="font-normal">
-                arm, cm
+                arm, {coachUnit('m').unit}
               </th>
             )}
             <th scope="col" className="font-normal">
-              load, kg
+              load, {coachUnit('kg').unit}
             </th>
             <th scope="col" className="pl-3 text-left font-normal">
               going

@@ -2,9 +2,9 @@ import { useQuery } from '@tanstack/react-query'
 import { useId, useState } from 'react'
 import { answer, api } from '../../api/client'
 import type { GadgetLink, Schemas } from '../../api/client'
-import { trim } from '../../quantity/format'
 import { Button } from '../../ui/Button'
 import { FaultText } from '../../ui/Field'
+import { trim } from '../../quantity/number'
 
 type Props = {
   kind: GadgetLink['kind']

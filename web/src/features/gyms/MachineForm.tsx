@@ -5,8 +5,8 @@ import { z } from 'zod/mini'
 import { answer, api } from '../../api/client'
 import type { Machine, MachineDetail, Machines, Schemas } from '../../api/client'
 import { afterGymChanged, keys } from '../../api/queries'
-import { detailUnit, trim } from '../../quantity/format'
-import { stored, typedNumber } from '../../quantity/typed'
+import { detailUnit, typedOf, faultIn } from '../../quantity/format'
+import { stored, typedNumber, readNumber } from '../../quantity/typed'
 import { Button } from '../../ui/Button'
 import { FaultText } from '../../ui/Field'
 import { Trouble } from '../../ui/Notice'
@@ -50,8 +50,7 @@ export function MachineForm({ gymId, version, machine, brief }: Props) {
             version,
             measured: Object.fromEntries(
               machine.details.flatMap((detail) => {
-                const { perStored } = detailUnit(detail.unit)
-                const value = stored(measured[machine.item]![detail.id], perStored)
+                const value = typed(detail, measured[machine.item]![detail.id])
                 return value === undefined ? [] : [[detail.id, value]]
               }),
             ),
@@ -70,7 +69,7 @@ export function MachineForm({ gymId, version, machine, brief }: Props) {
           detail={detail}
           text={form.typed.measured[machine.item]![detail.id]!}
           {...box}
-          fault={inUnit(detail, box.fault)}
+          fault={faultIn(detailUnit(detail.unit), box.fault)}
         />
       )
     })
@@ -175,13 +174,13 @@ function Detail({
   )
 }
 
-function shown(detail: MachineDetail, value: number): string {
-  return trim(value * detailUnit(detail.unit).perStored, detail.unit === 'kg' ? 2 : 1)
+/** What was not touched stays what was measured, to the last digit. */
+function typed(detail: MachineDetail, number: number | undefined): number | undefined {
+  return detail.measured && readNumber(shown(detail, detail.value)) === number
+    ? detail.value
+    : stored(number, detailUnit(detail.unit).perStored)
 }
 
-/** The server names the range in metres or as a ratio; the coach typed centimetres or per cent. */
-function inUnit(detail: MachineDetail, fault?: string): string | undefined {
-  const { unit, perStored } = detailUnit(detail.unit)
-  if (!fault?.includes('is not within') || perStored === 1) return fault
-  return `${fault.replace(/ m$/, '').replace(/-?[\d.]+/g, (name) => trim(Number(name) * perStored, 1))} ${unit}`
+function shown(detail: MachineDetail, value: number): string {
+  return typedOf(value, detailUnit(detail.unit))
 }

@@ -8,6 +8,7 @@ import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
 import { Trouble } from '../../ui/Notice'
 import { useSavedForm } from '../../ui/forms'
+import { massUnit } from '../../quantity/units'
 
 const PLATES = z.object({
   plates: z.pipe(
@@ -53,8 +54,8 @@ export function PlatesField({ machines }: { machines: Machines }) {
     >
       <Field
         className="min-w-0 flex-1"
-        label="Plates owned: kg x pairs"
-        placeholder="20 x 4, 10 x 2, 2.5 x 2"
+        label={`Plates owned: ${massUnit()} x pairs`}
+        placeholder={massUnit() === 'kg' ? '20 x 4, 10 x 2, 2.5 x 2' : '45 x 4, 25 x 2, 5 x 2'}
         {...form.box('plates')}
       />
       <Button

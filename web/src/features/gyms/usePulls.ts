@@ -2,10 +2,10 @@ import { useMutation } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { Problem, answer, api } from '../../api/client'
 import type { Fit, Machine, Machines, Schemas } from '../../api/client'
-import { detailUnit, trim } from '../../quantity/format'
+import { detailUnit, coachUnit, scaleUnit, typedOf } from '../../quantity/format'
 import { readNumber, stored } from '../../quantity/typed'
-import { NEWTONS_PER_KG } from '../../quantity/units'
 import type { TypedPull } from './AddPull'
+import { trim } from '../../quantity/number'
 
 /** What is measured of one machine, for the order at hand where there is one. */
 export type Measuring = {
@@ -23,9 +23,9 @@ export function usePulls({ gymId, version, machine, brief, onSaved }: Measuring)
   const [rows, setRows] = useState<TypedPull[]>(() =>
     machine.pulls.map((pull) => ({
       at: trim(pull.at * at.perStored, 1),
-      force: trim(pull.forceN / NEWTONS_PER_KG, 2),
-      lever: trim(pull.leverM * 100, 1),
-      load: trim(pull.loadKg, 2),
+      force: typedOf(pull.forceN, scaleUnit()),
+      lever: typedOf(pull.leverM, coachUnit('m')),
+      load: typedOf(pull.loadKg, coachUnit('kg')),
       direction: pull.direction,
     })),
   )
@@ -33,10 +33,10 @@ export function usePulls({ gymId, version, machine, brief, onSaved }: Measuring)
   const body = (list: TypedPull[]) => ({
     pulls: list.map((row) => ({
       at: stored(readNumber(row.at), at.perStored),
-      forceN: stored(readNumber(row.force), 1 / NEWTONS_PER_KG),
-      loadKg: readNumber(row.load),
+      forceN: stored(readNumber(row.force), scaleUnit().perStored),
+      loadKg: stored(readNumber(row.load), coachUnit('kg').perStored),
       direction: row.direction,
-      ...(lever ? { leverM: stored(readNumber(row.lever), 100) } : {}),
+      ...(lever ? { leverM: stored(readNumber(row.lever), coachUnit('m').perStored) } : {}),
     })),
   })
   const path = { gymId, item: machine.item }

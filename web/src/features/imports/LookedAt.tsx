@@ -1,10 +1,11 @@
 import { useState } from 'react'
 import type { Catalogue, Schemas } from '../../api/client'
-import { trim } from '../../quantity/format'
 import { Sheet } from '../../ui/Sheet'
 import { OwnExerciseForm } from '../exercises/OwnExerciseForm'
 import { NOTHING_SAID } from '../exercises/own'
 import { Faults } from './Faults'
+import { trim } from '../../quantity/number'
+import { massWords } from '../../quantity/format'
 
 type Preview = Schemas['ImportPreviewView']
 type Field = Preview['columns'][number]['field']
@@ -233,7 +234,7 @@ function FirstRows({ p }: { p: Preview }) {
             <td className="py-1 pr-2 text-ink-2">{row.on}</td>
             <td className="pr-2">{row.exercise}</td>
             <td className="text-right">
-              {row.loadKg > 0 ? `${trim(row.loadKg, 2)} kg` : 'body'} × {row.repetitions}
+              {row.loadKg > 0 ? massWords(row.loadKg) : 'body'} × {row.repetitions}
             </td>
             <td className="pl-2 text-right text-ink-2">
               {trim(row.reserve, 1)} left

@@ -1,5 +1,5 @@
 import type { Load } from '../../api/client'
-import { trim } from '../../quantity/format'
+import { massRange } from '../../quantity/format'
 
 /** What to ask or to know about this client, and why an exercise is left out for them, if it is. */
 export function ClientWarnings({
@@ -42,8 +42,7 @@ export function LoadWords({ load }: { load: Load }) {
         <>nothing added, for {load.repetitions}, two in reserve.</>
       ) : (
         <>
-          {lowKg === highKg ? trim(lowKg, 1) : `${trim(lowKg, 1)} to ${trim(highKg, 1)}`} kg for{' '}
-          {load.repetitions}, two in reserve; begin at the low end.
+          {massRange(lowKg, highKg)} for {load.repetitions}, two in reserve; begin at the low end.
         </>
       )}{' '}
       <span className="text-ink-2">({load.basis})</span>

@@ -3,7 +3,7 @@ import { useRef, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import { Problem, answer, api } from '../../api/client'
 import type { Schemas } from '../../api/client'
-import { centimetres } from '../../quantity/format'
+import { lengthWords } from '../../quantity/format'
 import { Button } from '../../ui/Button'
 import { FaultText, Field } from '../../ui/Field'
 import { Trouble } from '../../ui/Notice'
@@ -146,7 +146,7 @@ function Repetitions({ film }: { film: Film }) {
             </th>
             <td>{Math.round(repetition.kneeBendDeg)}°</td>
             <td>{Math.round(repetition.trunkDeg)}°</td>
-            <td>{centimetres(repetition.rangeM)} cm</td>
+            <td>{lengthWords(repetition.rangeM)}</td>
             <td>{repetition.loweringS > 0 ? `${repetition.loweringS.toFixed(1)} s` : '–'}</td>
             <td>{repetition.liftingS > 0 ? `${repetition.liftingS.toFixed(1)} s` : '–'}</td>
           </tr>

@@ -16,6 +16,8 @@ import { asInput, isComplete, nextNeeded, otherOfPair, seenFrom } from './marks'
 import type { From, LandmarkInfo, Marks } from './marks'
 import { useReading } from './useReading'
 import type { Source } from './useSource'
+import { coachUnit, faultIn } from '../../quantity/format'
+import { readNumber, stored } from '../../quantity/typed'
 
 export type Subject = Pick<Schemas['PictureInput'], 'candidateId' | 'gymId' | 'setup'>
 
@@ -48,7 +50,7 @@ export function Marking({
   const complete = isComplete(landmarks, marks)
   const picture: Schemas['PictureInput'] = {
     ...subject,
-    ...(load.trim() === '' ? {} : { loadKg: Number(load.replace(',', '.')) }),
+    ...(load.trim() === '' ? {} : { loadKg: stored(readNumber(load), coachUnit('kg').perStored) }),
     ...(size ? { widthPx: size.width, heightPx: size.height } : {}),
     marks: asInput(marks),
   }
@@ -137,12 +139,12 @@ export function Marking({
         <Chips landmarks={landmarks} marks={marks} current={current} onChoose={setChosen} />
         <Field
           label="Load in this picture"
-          unit="kg"
+          unit={coachUnit('kg').unit}
           placeholder="the usual working load"
           inputMode="decimal"
           value={load}
           onChange={(event) => setLoad(event.target.value)}
-          fault={fault?.fault('loadKg')}
+          fault={faultIn(coachUnit('kg'), fault?.fault('loadKg'))}
         />
         <FaultText text={fault?.fault('marks') ?? fault?.fault('candidateId')} />
         {reading.isError && (fault?.faults.length ?? 0) === 0 && <Trouble error={reading.error} />}

@@ -1,17 +1,18 @@
 import { useState } from 'react'
 import type { Technique } from '../../api/client'
 import { OverTime } from '../../chart/OverTime'
-import { day, trim } from '../../quantity/format'
+import { day, detailUnit } from '../../quantity/format'
 import { WordMenu } from '../../ui/WordMenu'
+import { trim } from '../../quantity/number'
 
 type Sighting = Technique['sightings'][number]
 
-/** Figures that can be looked at; in cm or degrees as they are shown. */
+/** Figures that can be looked at, in the unit that they are stored in. */
 const FIGURES = [
-  { value: 'hipAboveKnee', label: 'hip above the knee', unit: 'cm', times: 100 },
-  { value: 'kneePastToe', label: 'knee in front of the toes', unit: 'cm', times: 100 },
-  { value: 'trunk', label: 'trunk from the vertical', unit: '°', times: 1 },
-  { value: 'shank', label: 'shin from the vertical', unit: '°', times: 1 },
+  { value: 'hipAboveKnee', label: 'hip above the knee', unit: 'm' },
+  { value: 'kneePastToe', label: 'knee in front of the toes', unit: 'm' },
+  { value: 'trunk', label: 'trunk from the vertical', unit: 'deg' },
+  { value: 'shank', label: 'shin from the vertical', unit: 'deg' },
 ]
 
 /** One figure of one exercise over the weeks, with the pictures' errors, and what has changed. */
@@ -49,7 +50,7 @@ export function OverTheWeeks({
       </ul>
       <OverTime
         label={figure.label}
-        unit={figure.unit}
+        unit={detailUnit(figure.unit).unit}
         height={160}
         points={sightings.map((sighting) => point(sighting, figure))}
       />
@@ -59,12 +60,13 @@ export function OverTheWeeks({
 
 function point(sighting: Sighting, figure: (typeof FIGURES)[number]) {
   const of = sighting.figures.find((each) => each.id === figure.value)!
-  const value = figure.times * of.value
-  const error = figure.times * of.error
+  const { unit, perStored } = detailUnit(figure.unit)
+  const value = perStored * of.value
+  const error = perStored * of.error
   return {
     on: sighting.on,
     value,
     error,
-    words: `${day(sighting.on)}: ${trim(value, 1)} ± ${trim(error, 1)} ${figure.unit}`,
+    words: `${day(sighting.on)}: ${trim(value, 1)} ± ${trim(error, 1)} ${unit}`,
   }
 }

@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { answer, api } from '../../api/client'
 import type { Technique } from '../../api/client'
 import { afterClientChanged, keys } from '../../api/queries'
-import { day, setupValue, trim } from '../../quantity/format'
+import { day, setupValue, massWords } from '../../quantity/format'
 import { Button } from '../../ui/Button'
 import { Quiet, Trouble } from '../../ui/Notice'
 
@@ -37,7 +37,7 @@ export function SeenBefore({ clientId, sightings }: { clientId: string; sighting
           >
             <span className="min-w-0 flex-1">
               <b className="font-medium">{sighting.name}</b>, {day(sighting.on)},{' '}
-              {trim(sighting.loadKg, 1)} kg
+              {massWords(sighting.loadKg)}
               {!sighting.counts && <span className="text-ink-2"> (a newer one counts)</span>}
               <span className="block text-ink-2">{words(sighting)}</span>
             </span>

@@ -3,10 +3,10 @@ import type { Catalogue, Week } from '../../api/client'
 import { useShortfall } from '../../api/queries'
 import { Fingerprint } from '../../chart/limb/LimbChart'
 import { GROUPS } from '../../chart/limb/Hatch'
-import { trim } from '../../quantity/format'
 import { Button } from '../../ui/Button'
 import { Trouble } from '../../ui/Notice'
 import type { Edit } from './usePlanEdits'
+import { trim } from '../../quantity/number'
 
 /** What the week brings beside what it should: on the limb chart and as a table, while it is edited. */
 export function CoveragePanel({

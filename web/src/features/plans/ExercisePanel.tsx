@@ -12,7 +12,7 @@ import { PrescriptionFields } from './PrescriptionFields'
 import { Swaps } from './Swaps'
 import { positionOf, prescribe } from './edits'
 import type { Edit } from './usePlanEdits'
-import type { MassUnit } from './words'
+import type { MassUnit } from '../../quantity/units'
 
 type Props = {
   week: Week

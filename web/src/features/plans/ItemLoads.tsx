@@ -1,6 +1,7 @@
 import type { WeekItem } from '../../api/client'
-import { mass, platesWords, range } from './words'
-import type { MassUnit } from './words'
+import { platesWords, range } from './words'
+import { mass } from '../../quantity/units'
+import type { MassUnit } from '../../quantity/units'
 
 /** Lighter sets, then the sets, with the plates of one side. */
 export function ItemLoads({

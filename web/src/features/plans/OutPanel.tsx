@@ -8,8 +8,8 @@ import { day as dayWords } from '../../quantity/format'
 import { useStartPlanned } from '../today/useStart'
 import { Button } from '../../ui/Button'
 import { Trouble } from '../../ui/Notice'
-import type { MassUnit } from './words'
 import { WEEKDAYS } from './words'
+import type { MassUnit } from '../../quantity/units'
 
 const LINK =
   'inline-flex min-h-8 items-center border border-edge px-3 text-sm font-medium hover:border-ink'

@@ -3,7 +3,7 @@ import { percent } from '../../quantity/format'
 import { Button } from '../../ui/Button'
 import { OutPanel } from './OutPanel'
 import type { Edit, useCompose } from './usePlanEdits'
-import type { MassUnit } from './words'
+import type { MassUnit } from '../../quantity/units'
 
 const LOOK_LONGER_S = 20
 const USUAL_S = 2

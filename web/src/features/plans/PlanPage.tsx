@@ -15,9 +15,9 @@ import { MovingBouts } from './MovingBouts'
 import { PlanHead } from './PlanHead'
 import { PlanLine } from './PlanLine'
 import { moveBout, setDay, setWeekday } from './edits'
-import { useMassUnit } from './useMassUnit'
 import { useCompose, usePlanEdits } from './usePlanEdits'
 import { usePlanKeys } from './usePlanKeys'
+import { useMassUnit } from '../../quantity/units'
 
 const STRIP_PIXELS = 500
 const MOST_PIXELS_A_MINUTE = 9

@@ -1,9 +1,9 @@
 import { answer, api } from '../../api/client'
 import type { Planning, Prescription, WeekItem } from '../../api/client'
-import { trim } from '../../quantity/format'
 import { WordMenu } from '../../ui/WordMenu'
 import { Count } from './Count'
 import { Stringing } from './Stringing'
+import { trim } from '../../quantity/number'
 
 const TEMPO = [
   { part: 'loweringS', label: 'Lowering', said: 'lowering' },

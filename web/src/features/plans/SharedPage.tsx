@@ -5,7 +5,7 @@ import { Stage } from '../../chart/stage/Stage'
 import { frame } from '../../chart/stage/scene'
 import { Trouble, Waiting } from '../../ui/Notice'
 import { WEEKDAYS, loadsWords, platesWords } from './words'
-import { useMassUnit } from './useMassUnit'
+import { useMassUnit } from '../../quantity/units'
 
 /** What a client reads behind a link: the sessions, nothing to change. */
 export function SharedPage() {

@@ -3,13 +3,13 @@ import type { Loading, Prescription } from '../../api/client'
 import { KG_PER_LB } from '../../quantity/units'
 import {
   loadsWords,
-  mass,
   platesWords,
   prescriptionWords,
   range,
   tempoWords,
   weekdayShort,
 } from './words'
+import { mass } from '../../quantity/units'
 
 const prescriptionDocument: Prescription = {
   sets: 4,

@@ -1,6 +1,7 @@
 import type { Loading, Prescription } from '../../api/client'
-import { trim } from '../../quantity/format'
-import { KG_PER_LB } from '../../quantity/units'
+import { trim } from '../../quantity/number'
+import { mass } from '../../quantity/units'
+import type { MassUnit } from '../../quantity/units'
 
 export const WEEKDAYS = [
   'Monday',
@@ -38,13 +39,6 @@ export function tempoWords(prescriptionDocument: Prescription): string {
   return [tempoDocument.loweringS, tempoDocument.lowS, tempoDocument.liftingS, tempoDocument.topS]
     .map((s) => trim(s, 1))
     .join('-')
-}
-
-export type MassUnit = 'kg' | 'lb'
-
-/** A load in the coach's unit: two decimals of a kilogram at most, halves of a pound. */
-export function mass(kg: number, unit: MassUnit): string {
-  return unit === 'kg' ? trim(kg, 2) : trim(Math.round((2 * kg) / KG_PER_LB) / 2, 1)
 }
 
 /** How a load is made: plates on each side, or nothing to say. */

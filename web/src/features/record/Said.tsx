@@ -4,7 +4,7 @@ import { answer, api } from '../../api/client'
 import type { ClientRecord, Region } from '../../api/client'
 import { useMeasurements, useSaid } from '../../api/queries'
 import { OverTime } from '../../chart/OverTime'
-import { day, readingValue } from '../../quantity/format'
+import { day, readingValue, detailUnit } from '../../quantity/format'
 import { Tick } from '../../ui/Field'
 import { Trouble } from '../../ui/Notice'
 
@@ -89,6 +89,8 @@ export function Said({ record, regions }: { record: ClientRecord; regions: Regio
   )
 }
 
+const of = (kind: { unit: string }) => detailUnit(kind.unit)
+
 /** How far joints go over the months, with the error of measuring; left as rings. */
 export function RangeOfMotion({ clientId }: { clientId: string }) {
   const measurements = useMeasurements(clientId)
@@ -102,15 +104,15 @@ export function RangeOfMotion({ clientId }: { clientId: string }) {
           <p className="pt-1 text-sm first-letter:uppercase">{kind.label} (ring: left)</p>
           <OverTime
             label={kind.label}
-            unit={kind.unit === 'm' ? 'cm' : '°'}
+            unit={of(kind).unit}
             height={140}
             points={kind.ranges
               .flatMap((range) => range.days.map((one) => ({ ...one, side: range.side })))
               .sort((a, b) => a.on.localeCompare(b.on))
               .map((one) => ({
                 on: one.on,
-                value: (kind.unit === 'm' ? 100 : 1) * one.value,
-                error: (kind.unit === 'm' ? 100 : 1) * one.error,
+                value: of(kind).perStored * one.value,
+                error: of(kind).perStored * one.error,
                 ring: one.side === 'LEFT',
                 words: `${day(one.on)}: ${readingValue(kind.unit, one.value)} ${one.side === 'LEFT' ? 'left' : 'right'}`,
               }))}
@@ -127,7 +129,7 @@ export function RangeOfMotion({ clientId }: { clientId: string }) {
       ))}
       <p className="text-xs text-ink-2">
         A change is told when it is larger than the error of measuring.{' '}
-        <Link className="underline" to={`/clients/${clientId}/measure`}>
+        <Link className="underline" to={`/clients/${clientId}/body`}>
           Measure again
         </Link>
       </p>
@@ -151,11 +153,11 @@ export function Girths({ clientId }: { clientId: string }) {
           <p className="pt-1 text-sm">{kind.label} (ring: left)</p>
           <OverTime
             label={kind.label}
-            unit="cm"
+            unit={of(kind).unit}
             height={140}
             points={kind.readings.map((reading) => ({
               on: reading.on,
-              value: 100 * reading.value,
+              value: of(kind).perStored * reading.value,
               ring: reading.side === 'LEFT',
               words: `${day(reading.on)}: ${readingValue(kind.unit, reading.value)} ${reading.side === 'LEFT' ? 'left' : reading.side === 'RIGHT' ? 'right' : ''}`,
             }))}

@@ -2,13 +2,13 @@ import { useState } from 'react'
 import type { Series } from '../../api/client'
 import { useSeries } from '../../api/queries'
 import { OverTime } from '../../chart/OverTime'
-import { day, trim } from '../../quantity/format'
+import { day } from '../../quantity/format'
 import { Button } from '../../ui/Button'
 import { Trouble, Waiting } from '../../ui/Notice'
-import { useMassUnit } from '../plans/useMassUnit'
-import { mass } from '../plans/words'
-import type { MassUnit } from '../plans/words'
 import { outingWords } from './words'
+import { trim } from '../../quantity/number'
+import { mass, useMassUnit } from '../../quantity/units'
+import type { MassUnit } from '../../quantity/units'
 
 /** One exercise in one set-up over time. */
 export function SeriesPanel({ clientId, seriesId }: { clientId: string; seriesId: string }) {

@@ -2,8 +2,9 @@ import { useState } from 'react'
 import type { Region } from '../../api/client'
 import { useRecordWeeks } from '../../api/queries'
 import { GROUPS } from '../../chart/limb/Hatch'
-import { day, trim } from '../../quantity/format'
+import { day } from '../../quantity/format'
 import { Quiet, Trouble, Waiting } from '../../ui/Notice'
+import { trim } from '../../quantity/number'
 
 const WEEKS = 10
 

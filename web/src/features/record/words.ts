@@ -1,7 +1,7 @@
 import type { Series } from '../../api/client'
-import { trim } from '../../quantity/format'
-import { mass } from '../plans/words'
-import type { MassUnit } from '../plans/words'
+import { trim } from '../../quantity/number'
+import { mass } from '../../quantity/units'
+import type { MassUnit } from '../../quantity/units'
 
 type RecordedSet = Series['outings'][number]['sets'][number]
 

@@ -6,19 +6,25 @@ import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
 import { Trouble } from '../../ui/Notice'
 import { useSavedForm } from '../../ui/forms'
-import { trim } from '../../quantity/format'
-import { typedNumber } from '../../quantity/typed'
+import { typedNumber, typedIn } from '../../quantity/typed'
+import { trim } from '../../quantity/number'
+import { coachUnit, faultIn, typedOf } from '../../quantity/format'
 
 /** The load to begin with: the last one, but no more than today's first load where cautions ask for less, and none for what is left out. */
-function startLoad(item: SessionItem, before?: number): string {
+function startLoad(item: SessionItem, before?: number): number | undefined {
   const less =
     item.sets.length === 0 && item.load && before !== undefined && before > item.load.highKg
       ? item.load.lowKg
       : before
-  return less === undefined || (item.refusal && item.sets.length === 0) ? '' : trim(less, 2)
+  return item.refusal && item.sets.length === 0 ? undefined : less
 }
 
-const SET = z.object({ loadKg: typedNumber, repetitions: typedNumber, reserve: typedNumber })
+const setOf = (beforeKg?: number) =>
+  z.object({
+    loadKg: typedIn('kg', beforeKg),
+    repetitions: typedNumber,
+    reserve: typedNumber,
+  })
 
 /** One set into the record. Starts from the last set, or from last time. The set's id is made here, so sending it again stores it once. */
 export function LogSet({
@@ -33,11 +39,12 @@ export function LogSet({
   const before =
     item.sets.at(-1) ??
     item.lastTime?.sets[Math.min(item.sets.length, (item.lastTime?.sets.length ?? 1) - 1)]
+  const startKg = startLoad(item, before?.loadKg)
   const [setId, setSetId] = useState(() => crypto.randomUUID())
   const form = useSavedForm({
-    reads: SET,
+    reads: setOf(startKg),
     begins: {
-      loadKg: startLoad(item, before?.loadKg),
+      loadKg: startKg === undefined ? '' : typedOf(startKg, coachUnit('kg')),
       repetitions: before ? String(before.repetitions) : '',
       reserve: trim((before ?? item).reserve, 1),
     },
@@ -53,6 +60,7 @@ export function LogSet({
       onLogged(session)
     },
   })
+  const load = form.box('loadKg')
   return (
     <form
       onSubmit={form.submit}
@@ -61,7 +69,13 @@ export function LogSet({
       className="no-print mt-2"
     >
       <div className="grid grid-cols-[1fr_1fr_1fr_auto] items-end gap-2">
-        <Field label="Load" unit="kg" inputMode="decimal" {...form.box('loadKg')} />
+        <Field
+          label="Load"
+          unit={coachUnit('kg').unit}
+          inputMode="decimal"
+          {...load}
+          fault={faultIn(coachUnit('kg'), load.fault)}
+        />
         <Field label="Repetitions" inputMode="numeric" {...form.box('repetitions')} />
         <Field label="In reserve" inputMode="decimal" {...form.box('reserve')} />
         <Button look="ink" type="submit" className="!min-h-10" disabled={form.saving}>

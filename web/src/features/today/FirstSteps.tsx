@@ -5,6 +5,7 @@ import type { Schemas } from '../../api/client'
 import { afterClientChanged, afterGymChanged, useCatalogue } from '../../api/queries'
 import { Button } from '../../ui/Button'
 import { Trouble } from '../../ui/Notice'
+import { lengthWords, massWords } from '../../quantity/format'
 
 const LINK = 'text-accent-2 underline'
 
@@ -84,8 +85,8 @@ function Sample() {
   return (
     <div className="border-t border-rule py-2">
       <p>
-        Or look around first: a sample client of 170 cm and 68 kg in a gym that has everything. Both
-        can be taken out again.
+        Or look around first: a sample client of {lengthWords(1.7)} and {massWords(68)} in a gym
+        that has everything. Both can be taken out again.
       </p>
       <Button
         className="mt-2"

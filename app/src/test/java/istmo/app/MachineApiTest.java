@@ -98,8 +98,9 @@ class MachineApiTest {
     Map<String, Object> anywhere =
         Map.of("clientId", client, "candidateId", "romanian-deadlift/dumbbells");
     Answer bench = post("/api/bench", Map.of("sides", List.of(here, anywhere)));
-    assertThat(bench.at("/sides/0/changes").toString()).contains("nothing heavier than 50 kg here");
-    assertThat(bench.at("/sides/1/changes").toString()).doesNotContain("heavier than 50 kg");
+    assertThat(bench.at("/sides/0/changes").toString())
+        .contains("nothing heavier than 50\u00a0kg here");
+    assertThat(bench.at("/sides/1/changes").toString()).doesNotContain("heavier than 50\u00a0kg");
     Answer comparison =
         post(
             "/api/comparisons",
@@ -112,7 +113,7 @@ class MachineApiTest {
                 List.of(
                     Map.of("candidateId", "romanian-deadlift/dumbbells"),
                     Map.of("candidateId", "romanian-deadlift/usual"))));
-    assertThat(comparison.at("/members/0/changes").toString()).contains("heavier than 50 kg");
+    assertThat(comparison.at("/members/0/changes").toString()).contains("heavier than 50\u00a0kg");
     assertThat(comparison.at("/repetitions/0").asDouble()).isBetween(11.0, 20.0);
     assertThat(comparison.at("/repetitions/1").asDouble()).isBetween(9.5, 10.5);
   }

@@ -61,7 +61,7 @@ class MeasurementApiTest {
   void mistypedReadingsAreRefusedByField() {
     String path = "/api/clients/" + client() + "/measurements";
     assertThat(post(path, reading("THIGH", "LEFT", 0.60)).fault("value"))
-        .contains("not believable for a stature of 172 cm");
+        .contains("not believable for a stature of 172\u00a0cm");
     assertThat(post(path, reading("THIGH", "NONE", 0.43)).fault("side")).contains("LEFT or RIGHT");
     assertThat(
             post(
@@ -99,7 +99,7 @@ class MeasurementApiTest {
     assertThat(wall.at("/ranges/0/days")).hasSize(3);
     assertThat(wall.at("/ranges/0/days/2/value").asDouble()).isEqualTo(0.11);
     assertThat(wall.at("/ranges/0/found/0/kind").asString()).isEqualTo("CHANGED");
-    assertThat(wall.at("/ranges/0/found/0/words").asString()).contains("4 cm more");
+    assertThat(wall.at("/ranges/0/found/0/words").asString()).contains("4\u00a0cm more");
     assertThat(kind(get(path), "THIGH_GIRTH").path("ranges")).isEmpty();
     Answer lessons = get("/api/clients/" + client + "/record/lessons");
     assertThat(lessons.at("/0/kind").asString()).isEqualTo("RANGE_CHANGED");

@@ -230,7 +230,7 @@ class PlanOutTest {
         .isEqualTo(200);
     Answer now = get(paper.path(""));
     assertThat(now.at("/days/0/bouts/0/items/0/load/basis").asString())
-        .startsWith("from 100 kg for 10, 2 in reserve, on ");
+        .startsWith("from 100\u00a0kg for 10, 2 in reserve, on ");
     assertThat(now.at("/days/0/bouts/0/items/0/load/sets/0/load/kg").asDouble())
         .isBetween(95.0, 100.0);
   }

@@ -154,7 +154,7 @@ class ArchitectureTest {
           .whereLayer("quantity")
           .mayNotAccessAnyLayer()
           .whereLayer("resource")
-          .mayNotAccessAnyLayer()
+          .mayOnlyAccessLayers("quantity")
           .whereLayer("anatomy")
           .mayOnlyAccessLayers("quantity", "resource")
           .whereLayer("body")

@@ -9,6 +9,7 @@ import com.microsoft.playwright.options.ForcedColors;
 import com.microsoft.playwright.options.LoadState;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.assertj.core.api.Assertions;
@@ -76,6 +77,38 @@ class EveryScreenIT {
         }
       }
     }
+  }
+
+  /**
+   * One switch for weights and one for lengths are obeyed on every screen, in figures and words.
+   */
+  @Test
+  void poundsAndInchesAreObeyedOnEveryScreen() {
+    try (Coach coach = Coach.atTheDesk()) {
+      List<String> routes = routes(coach);
+      coach.presses("More");
+      item(coach, "Weights in pounds").click();
+      coach.presses("More");
+      item(coach, "Lengths in inches").click();
+      Pattern metric = Pattern.compile("[^.\\n]*\\d[\\s\u00a0](kg|cm)\\b[^.\\n]*");
+      for (String path : routes) {
+        coach.opens(path);
+        Locator main = coach.page.locator("main");
+        assertThat(main.getByText(Pattern.compile("\\w")).first()).isVisible();
+        coach.page.waitForLoadState(LoadState.NETWORKIDLE);
+        Assertions.assertThat(metric.matcher(main.innerText()).results().map(MatchResult::group))
+            .as(path)
+            .isEmpty();
+      }
+      coach.opens("/clients");
+      assertThat(coach.page.getByText("139 lb").first()).isVisible();
+      assertThat(coach.page.getByText("65.4 in").first()).isVisible();
+    }
+  }
+
+  private static Locator item(Coach coach, String name) {
+    return coach.page.getByRole(
+        AriaRole.MENUITEM, new Page.GetByRoleOptions().setName(name).setExact(true));
   }
 
   /**

@@ -4,6 +4,7 @@ import istmo.core.body.Body;
 import istmo.core.body.Cautions;
 import istmo.core.body.PainFlag;
 import istmo.core.equipment.Equipment;
+import istmo.core.quantity.Bound;
 import istmo.core.quantity.Required;
 import istmo.core.resource.TextTable;
 import java.util.ArrayList;
@@ -94,7 +95,10 @@ public record Improvisation(
         forItems,
         title,
         needs,
-        setUp.stream().map(text -> MEASURE.matcher(text).replaceAll(m -> cm(m, body))).toList(),
+        setUp.stream()
+            .map(text -> MEASURE.matcher(text).replaceAll(m -> cm(m, body)))
+            .map(Bound::quantities)
+            .toList(),
         safety,
         troubles);
   }

@@ -23,13 +23,14 @@ public record Allowed(double min, double max, String unit) {
    */
   public double check(String field, double value) {
     if (!contains(value)) {
-      throw InvalidInput.saying(
+      throw new InvalidInput(
           field,
-          "%s is not within %s to %s%s",
-          number(value),
-          number(min),
-          number(max),
-          unit.isEmpty() ? "" : " " + unit);
+          number(value)
+              + " is not within "
+              + number(min)
+              + " to "
+              + number(max)
+              + (unit.isEmpty() ? "" : " " + unit));
     }
     return value;
   }

@@ -17,7 +17,7 @@ public final class InvalidInput extends RuntimeException {
   public record Fault(String field, String message) {
     /** A fault whose message is a pattern with its figures. */
     public static Fault saying(String field, String pattern, Object... figures) {
-      return new Fault(field, String.format(Locale.ROOT, pattern, figures));
+      return new Fault(field, Bound.quantities(String.format(Locale.ROOT, pattern, figures)));
     }
   }
 

@@ -1,5 +1,6 @@
 package istmo.core.resource;
 
+import istmo.core.quantity.Bound;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
@@ -13,7 +14,7 @@ import java.util.Map;
 
 /**
  * The core's own readable resources: comma-separated tables with a header, and files of "key:
- * value" lines. Lines that start with # are comments.
+ * value" lines. Lines that start with # are comments. Figures in texts are bound to their units.
  */
 public final class TextTable {
   private TextTable() {}
@@ -69,7 +70,7 @@ public final class TextTable {
       }
       Map<String, String> cellsByColumn = new LinkedHashMap<>();
       for (int i = 0; i < header.length; i++) {
-        cellsByColumn.put(header[i].trim(), cells[i].trim());
+        cellsByColumn.put(header[i].trim(), Bound.quantities(cells[i].trim()));
       }
       rows.add(new Row(resource + " line " + lineNumber, cellsByColumn));
     }
@@ -90,7 +91,9 @@ public final class TextTable {
         throw new IllegalStateException(
             resource + " line " + lineNumber + ": no colon in \"" + line + "\"");
       }
-      entries.add(Map.entry(line.substring(0, colon).trim(), line.substring(colon + 1).trim()));
+      entries.add(
+          Map.entry(
+              line.substring(0, colon).trim(), Bound.quantities(line.substring(colon + 1).trim())));
     }
     return List.copyOf(entries);
   }

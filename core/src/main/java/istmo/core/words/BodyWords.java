@@ -135,7 +135,7 @@ public final class BodyWords {
   /** A length in cm, to a millimetre; an angle in whole degrees. */
   private static String measured(MeasurementKind kind, double value) {
     return kind.unit().equals("m")
-        ? trimmed(Math.round(1000 * value) / 10.0) + " cm"
+        ? say("%s cm", trimmed(Math.round(1000 * value) / 10.0))
         : say("%.0f°", value);
   }
 

@@ -51,7 +51,9 @@ public final class MovementWords {
       return obstacle instanceof Hindrance hindrance ? missing(hindrance) : missing(obstacle);
     }
     return why instanceof BodyWeightTooMuch much
-        ? (much.helpKg() < 1 ? "less than 1" : say("about %.0f", much.helpKg())) + " kg of help"
+        ? much.helpKg() < 1
+            ? say("less than 1 kg of help")
+            : say("about %.0f kg of help", much.helpKg())
         : "more load, or less help";
   }
 
@@ -259,7 +261,8 @@ public final class MovementWords {
       case NO_RANGE_OF_BEND -> "a bent end beyond the straight end";
       case NO_ROOM_FOR_HIPS -> "less hip bend at the bottom, or another place for the feet";
       case OTHER_FOOT_NOT_STANDING -> "a rear foot on the floor or a bench";
-      case PIVOT_OVER_FEET -> "a pivot at least 40 cm behind or in front of the plate's middle";
+      case PIVOT_OVER_FEET ->
+          "a pivot at least 40\u00a0cm behind or in front of the plate's middle";
       case PLATE_CANNOT_HOLD_LEVER -> "feet elsewhere on the plate";
       case PLATE_OUT_OF_REACH -> "feet lower";
       case PULLED_OFF_FOOT -> "a lighter weight, or both hands";
@@ -319,9 +322,9 @@ public final class MovementWords {
       return parameter.choices().get((int) Math.round(value));
     }
     return switch (parameter.unit()) {
-      case "m" -> tenths(Math.round(200 * value) / 2.0) + " cm";
+      case "m" -> say("%s cm", tenths(Math.round(200 * value) / 2.0));
       case "deg" -> say("%.0f°", value);
-      case "kg" -> tenths(Math.round(10 * value) / 10.0) + " kg";
+      case "kg" -> say("%s kg", tenths(Math.round(10 * value) / 10.0));
       default -> say("%.0f %%", 100 * value);
     };
   }

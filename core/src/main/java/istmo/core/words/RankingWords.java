@@ -244,14 +244,14 @@ public final class RankingWords {
     }
     if (fact instanceof SeatTooShort seat) {
       return say(
-          "This seat takes thighs to %.0f cm, this client's is %.0f: the knee stands in front of"
+          "This seat takes thighs to %.0f cm, this client's is %.0f cm: the knee stands in front of"
               + " the pivot.",
           100 * seat.mostM(), 100 * seat.thighM());
     }
     if (fact instanceof RollerTooShort roller) {
       return say(
-          "The roller reaches %.0f cm from the pivot, this client's ankle is at %.0f: it presses on"
-              + " the shin.",
+          "The roller reaches %.0f cm from the pivot, this client's ankle is at %.0f cm: it presses"
+              + " on the shin.",
           100 * roller.mostM(), 100 * roller.ankleM());
     }
     if (fact instanceof Held held) {

@@ -157,7 +157,7 @@ public final class RecordWords {
   /** What pictures show otherwise than on an earlier day. */
   public static String of(Lesson.Change change) {
     boolean more = change.by() > 0;
-    String metres = Math.round(100 * Math.abs(change.by())) + " cm";
+    String metres = say("%d cm", Math.round(100 * Math.abs(change.by())));
     String degrees = Math.round(Math.toDegrees(Math.abs(change.by()))) + "°";
     String changed =
         switch (change.figure()) {

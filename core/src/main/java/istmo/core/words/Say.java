@@ -1,15 +1,16 @@
 package istmo.core.words;
 
 import istmo.core.body.Measurement.Side;
+import istmo.core.quantity.Bound;
 import java.util.Locale;
 
 /** How figures and names stand in a sentence. */
 final class Say {
   private Say() {}
 
-  /** A pattern with its figures, always with a decimal point. */
+  /** A pattern with its figures, always with a decimal point, each bound to its unit. */
   static String say(String pattern, Object... figures) {
-    return String.format(Locale.ROOT, pattern, figures);
+    return Bound.quantities(String.format(Locale.ROOT, pattern, figures));
   }
 
   /** A figure with at most four digits and no zeros at its end: 62.5, 60. */

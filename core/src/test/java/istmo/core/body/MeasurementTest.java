@@ -37,7 +37,8 @@ class MeasurementTest {
   void aThighOf82CentimetresFor165IsNotBelieved() {
     assertThatThrownBy(() -> MeasurementKind.THIGH.check(0.62, 1.65))
         .isInstanceOf(InvalidInput.class)
-        .hasMessageContaining("not believable for a stature of 165 cm: 34 to 47 cm");
+        .hasMessageContaining(
+            "not believable for a stature of 165\u00a0cm: 34\u00a0to\u00a047\u00a0cm");
     assertThatThrownBy(() -> MeasurementKind.THIGH.check(0.82, 1.65))
         .hasMessageContaining("0.25 to 0.65 m");
     assertThat(MeasurementKind.THIGH.check(0.44, 1.65)).isEqualTo(0.44);

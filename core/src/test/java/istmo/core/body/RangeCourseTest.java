@@ -42,7 +42,7 @@ class RangeCourseTest {
     assertThat(changed.error()).isCloseTo(0.019, within(0.001));
     assertThat(changed.since()).isEqualTo(TODAY.minusDays(60));
     assertThat(Words.of(changed))
-        .isEqualTo("8 cm on 2 Apr 2026, 10.1 cm now: 2.1 cm more (± 2 cm).");
+        .isEqualTo("8\u00a0cm on 2 Apr 2026, 10.1\u00a0cm now: 2.1\u00a0cm more (± 2\u00a0cm).");
   }
 
   @Test
@@ -106,7 +106,7 @@ class RangeCourseTest {
     RangeCourse.SidesDiffer differ = RangeCourse.sides(both.get(0), both.get(1)).orElseThrow();
     assertThat(differ.lesser()).isEqualTo(Side.LEFT);
     assertThat(differ.by()).isCloseTo(0.04, within(1e-9));
-    assertThat(Words.of(differ)).startsWith("The left has 4 cm less than the other side");
+    assertThat(Words.of(differ)).startsWith("The left has 4\u00a0cm less than the other side");
     List<RangeCourse> alike =
         RangeCourse.of(readings(wall(Side.LEFT, 10, 0), wall(Side.RIGHT, 11, 0)));
     assertThat(RangeCourse.sides(alike.get(0), alike.get(1))).isEmpty();

@@ -49,7 +49,7 @@ class TapelessStartTest {
             Map.of("footLengths", 1.75, "minutes", 5.0));
     assertThat(found.setup().get("stance")).isCloseTo(0.4725, within(1e-9));
     assertThat(found.setup().get("toeOut")).isEqualTo(30);
-    assertThat(Words.of(found.place())).isEqualTo("Ankles 47 cm apart, toes 30° out.");
+    assertThat(Words.of(found.place())).isEqualTo("Ankles 47\u00a0cm apart, toes 30° out.");
   }
 
   /**
@@ -213,10 +213,11 @@ class TapelessStartTest {
         .containsExactly(
             "Calf raise under the fixed-track bar, on a plate", "Calf raise on the leg press");
     double shoulder = 100 * (MAN.ankleHeightM() + MAN.shankM() + MAN.thighM() + MAN.trunkM());
-    assertThat(calf.get(0).setUp().get(0)).contains("4 cm");
+    assertThat(calf.get(0).setUp().get(0)).contains("4\u00a0cm");
     assertThat(calf.get(0).setUp().get(1))
-        .contains(String.format(java.util.Locale.ROOT, "%.0f cm from the floor", shoulder - 2));
-    assertThat(calf.get(1).setUp().get(0)).contains("15 cm");
+        .contains(
+            String.format(java.util.Locale.ROOT, "%.0f\u00a0cm from the floor", shoulder - 2));
+    assertThat(calf.get(1).setUp().get(0)).contains("15\u00a0cm");
     assertThat(calf).allSatisfy(improvisation -> assertThat(improvisation.safety()).isNotEmpty());
     assertThat(Improvisation.all())
         .allSatisfy(improvisation -> assertThat(improvisation.setUp()).isNotEmpty())

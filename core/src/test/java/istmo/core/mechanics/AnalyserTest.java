@@ -329,7 +329,8 @@ class AnalyserTest {
             CannotAnalyse.class,
             analyse -> {
               assertThat(analyse.why()).isInstanceOf(AnalysisFact.BodyWeightTooMuch.class);
-              assertThat(MovementWords.missing(analyse.why())).matches("about \\d+ kg of help");
+              assertThat(MovementWords.missing(analyse.why()))
+                  .matches("about \\d+\u00a0kg of help");
             });
   }
 

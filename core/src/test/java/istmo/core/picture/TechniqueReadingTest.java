@@ -216,14 +216,15 @@ class TechniqueReadingTest {
             change -> {
               assertThat(change.exerciseId()).isEqualTo("split-squat");
               assertThat(Words.of(change.change()))
-                  .isEqualTo("Deeper by 10 cm than on 12 May 2026.");
+                  .isEqualTo("Deeper by 10\u00a0cm than on 12 May 2026.");
             });
     assertThat(TechniqueChange.of(List.of(sighting(DAY, 0, 2, before)))).isEmpty();
     List<Sighting> both =
         List.of(sighting(DAY, 0, 2, before), sighting(DAY.plusDays(56), 0, 2, deeper));
     List<Lesson> lessons = TechniqueChange.lessons(both, DAY.plusDays(60));
     assertThat(lessons).hasSize(1);
-    assertThat(Words.of(lessons.get(0).found())).isEqualTo("Deeper by 10 cm than on 12 May 2026.");
+    assertThat(Words.of(lessons.get(0).found()))
+        .isEqualTo("Deeper by 10\u00a0cm than on 12 May 2026.");
     assertThat(lessons.get(0).proposals()).hasSize(1);
     assertThat(TechniqueChange.lessons(both, DAY.plusDays(56 + 43))).as("of the past").isEmpty();
   }

@@ -87,7 +87,8 @@ class PrescriptionTest {
             Optional.of(last),
             1);
     assertThat(load.lowKg()).isCloseTo(52.8, offset(0.05));
-    assertThat(Words.of(load.basis())).isEqualTo("from 60 kg for 8, 2 in reserve, on 19 Nov 2026");
+    assertThat(Words.of(load.basis()))
+        .isEqualTo("from 60\u00a0kg for 8, 2 in reserve, on 19 Nov 2026");
     assertThat(load.sets())
         .allSatisfy(line -> assertThat(line.load().orElseThrow().kg()).isEqualTo(52.5));
     assertThat(load.sets().get(0).putOn()).containsExactly(15.0, 1.25);

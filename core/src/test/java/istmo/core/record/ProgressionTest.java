@@ -194,7 +194,7 @@ class ProgressionTest {
         Progression.next(
             bar, EIGHT_TO_TWELVE, Set.of(Equipment.BARBELL, Equipment.RACK), large, NEXT_WEEK);
     assertThat(tooLarge.rule()).isEqualTo(Rule.STEP_TOO_LARGE);
-    assertThat(Words.of(tooLarge.why())).contains("70 kg").contains("good for 7");
+    assertThat(Words.of(tooLarge.why())).contains("70\u00a0kg").contains("good for 7");
   }
 
   @Test

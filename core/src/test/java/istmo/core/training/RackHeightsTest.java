@@ -59,6 +59,6 @@ class RackHeightsTest {
   @Test
   void theyAreSaidInCentimetres() {
     assertThat(Words.of(new RackHeights(1.384, 0.655)))
-        .isEqualTo("Hooks at about 138 cm, safeties at about 66 cm above the floor.");
+        .isEqualTo("Hooks at about 138\u00a0cm, safeties at about 66\u00a0cm above the floor.");
   }
 }

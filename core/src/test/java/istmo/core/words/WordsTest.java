@@ -48,7 +48,8 @@ class WordsTest {
   @Test
   void whatIsMissingComesInTheCoachsUnits() {
     assertThat(MovementWords.both(new Obstacle.MachineStop(0.0721)))
-        .isEqualTo("The machine's stop ends the repetition before that. Missing: 8 cm of travel.");
+        .isEqualTo(
+            "The machine's stop ends the repetition before that. Missing: 8\u00a0cm of travel.");
     assertThat(
             MovementWords.both(new Obstacle.AnkleBendsLess(Math.toRadians(41), Math.toRadians(36))))
         .isEqualTo(

@@ -81,7 +81,7 @@ class EvaluationTest {
         .anyMatch(
             word ->
                 word.matches(
-                    "For about 20 repetitions with \\d+ in reserve\\. With more than \\d+ kg"
+                    "For about 20 repetitions with \\d+ in reserve\\. With more than \\d+\u00a0kg"
                         + " balance goes before the muscles do\\."));
     Family family = pull.candidate().exercise().family();
     assertThat(possible(family, man, pull.reach().setup(), kg)).isTrue();
@@ -129,7 +129,7 @@ class EvaluationTest {
             word ->
                 word.matches(
                     "For about 20 repetitions with \\d+ in reserve\\. There is nothing heavier"
-                        + " than 30 kg here\\."));
+                        + " than 30\u00a0kg here\\."));
   }
 
   /** One weight is half a pair. */
@@ -150,7 +150,7 @@ class EvaluationTest {
     Evaluation.Computed held = evaluated(woman, "romanian-deadlift/dumbbells", dumbbells(70));
     assertThat(Said.all(held.reach().changes()))
         .anyMatch(word -> word.startsWith("With straps."))
-        .anyMatch(word -> word.endsWith("There is nothing heavier than 70 kg here."));
+        .anyMatch(word -> word.endsWith("There is nothing heavier than 70\u00a0kg here."));
     assertThat(held.analysis().workingKg()).isEqualTo(70);
   }
 
