@@ -8695,6 +8695,7 @@ export interface operations {
                 day: number;
                 step?: number;
                 unit?: string;
+                length?: string;
             };
             header?: never;
             path: {

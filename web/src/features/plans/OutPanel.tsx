@@ -9,6 +9,7 @@ import { useStartPlanned } from '../today/useStart'
 import { Button } from '../../ui/Button'
 import { Trouble } from '../../ui/Notice'
 import { WEEKDAYS } from './words'
+import { lengthUnit } from '../../quantity/units'
 import type { MassUnit } from '../../quantity/units'
 
 const LINK =
@@ -63,7 +64,7 @@ export function OutPanel({ week, unit }: { week: Week; unit: MassUnit }) {
                       <span className="inline-flex gap-2">
                         <a
                           className={LINK}
-                          href={`${at}/sheet.pdf?day=${k}&unit=${unit}${ofStep}`}
+                          href={`${at}/sheet.pdf?day=${k}&unit=${unit}&length=${lengthUnit()}${ofStep}`}
                           download
                         >
                           Sheet (PDF)

@@ -150,7 +150,7 @@ export function Girths({ clientId }: { clientId: string }) {
       <h2 className="border-b border-ink text-lg">Girths</h2>
       {kinds.map((kind) => (
         <div key={kind.kind}>
-          <p className="pt-1 text-sm">{kind.label} (ring: left)</p>
+          <p className="pt-1 text-sm first-letter:uppercase">{kind.label} (ring: left)</p>
           <OverTime
             label={kind.label}
             unit={of(kind).unit}

@@ -124,8 +124,15 @@ class PlanOutTest {
   }
 
   @Test
-  void poundsAreRefusedOnlyByAnotherName() {
-    assertThat(RunningApp.bytes(paper.path("/sheet.pdf?day=0&unit=lb")).status()).isEqualTo(200);
+  void aSheetInPoundsAndInchesHasNothingElse() throws Exception {
+    Bytes american = RunningApp.bytes(paper.path("/sheet.pdf?day=0&unit=lb&length=in"));
+    assertThat(american.status()).isEqualTo(200);
+    try (PDDocument document = Loader.loadPDF(american.content())) {
+      assertThat(new PDFTextStripper().getText(document))
+          .containsPattern("feet up the plate \\d+(\\.\\d)?[\\s\u00a0]in")
+          .doesNotContainPattern("\\d[\\s\u00a0](cm|kg)\\b");
+    }
+    assertThat(get(paper.path("/sheet.pdf?day=0&length=ell")).fault("length")).contains("cm or in");
     assertThat(get(paper.path("/sheet.pdf?day=0&unit=stone")).fault("unit"))
         .isEqualTo("is kg or lb");
     assertThat(get(paper.path("/sheet.pdf?day=7")).status()).isEqualTo(404);

@@ -66,7 +66,7 @@ class BringIT {
               AriaRole.BUTTON,
               new Page.GetByRoleOptions().setName(Pattern.compile("^Seated leg curl")))
           .click();
-      assertThat(coach.page.getByText("40.01 × 12, 11 kg")).isVisible();
+      assertThat(coach.page.getByText("40.01 kg × 12, 11")).isVisible();
     }
   }
 

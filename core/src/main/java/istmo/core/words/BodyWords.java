@@ -113,7 +113,7 @@ public final class BodyWords {
   /** A joint that goes further, or less far, than it did. */
   public static String of(RangeCourse.Changed changed) {
     return say(
-        "%s on %s, %s now: %s %s (± %s).",
+        "%s on %s, %s now: %s %s (±\u00a0%s).",
         capital(measured(changed.kind(), changed.before())),
         DayWords.of(changed.since()),
         measured(changed.kind(), changed.now()),
@@ -125,7 +125,7 @@ public final class BodyWords {
   /** A side that goes less far than the other. */
   public static String of(RangeCourse.SidesDiffer differ) {
     return say(
-        "The %s has %s less than the other side (± %s). Movements on both legs go as far as it"
+        "The %s has %s less than the other side (±\u00a0%s). Movements on both legs go as far as it"
             + " does.",
         side(differ.lesser()),
         measured(differ.kind(), differ.by()),

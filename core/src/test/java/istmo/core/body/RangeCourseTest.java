@@ -42,7 +42,8 @@ class RangeCourseTest {
     assertThat(changed.error()).isCloseTo(0.019, within(0.001));
     assertThat(changed.since()).isEqualTo(TODAY.minusDays(60));
     assertThat(Words.of(changed))
-        .isEqualTo("8\u00a0cm on 2 Apr 2026, 10.1\u00a0cm now: 2.1\u00a0cm more (± 2\u00a0cm).");
+        .isEqualTo(
+            "8\u00a0cm on 2 Apr 2026, 10.1\u00a0cm now: 2.1\u00a0cm more (±\u00a02\u00a0cm).");
   }
 
   @Test

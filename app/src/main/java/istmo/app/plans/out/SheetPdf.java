@@ -44,14 +44,17 @@ public final class SheetPdf {
   private final Plan plan;
   private final Planned.Day day;
   private final Unit unit;
+  private final LengthUnit length;
   private final double share;
   private final String title;
   private float row;
 
-  private SheetPdf(Plan plan, Planned.Day day, Unit unit, double share, String title) {
+  private SheetPdf(
+      Plan plan, Planned.Day day, Unit unit, LengthUnit length, double share, String title) {
     this.plan = plan;
     this.day = day;
     this.unit = unit;
+    this.length = length;
     this.share = share;
     this.title = title;
   }
@@ -62,8 +65,9 @@ public final class SheetPdf {
    * @param title what stands on top
    * @param share of the planned load, as a step of a block asks
    */
-  public static byte[] of(Plan plan, Planned.Day day, Unit unit, double share, String title) {
-    SheetPdf sheet = new SheetPdf(plan, day, unit, share, title);
+  public static byte[] of(
+      Plan plan, Planned.Day day, Unit unit, LengthUnit length, double share, String title) {
+    SheetPdf sheet = new SheetPdf(plan, day, unit, length, share, title);
     try {
       float room = PDRectangle.A4.getHeight() - MARGIN;
       float used = Float.MAX_VALUE;
@@ -185,7 +189,7 @@ public final class SheetPdf {
     offer.stopSigns().stream()
         .limit(3 - Math.min(2, offer.cues().size()))
         .forEach(text -> lines.add("Stop: " + text));
-    return lines;
+    return lines.stream().map(length::told).toList();
   }
 
   private float table(Page page, WorkingLoad load, float x, float top) throws IOException {

@@ -5,6 +5,7 @@ import istmo.app.plans.Plan;
 import istmo.app.plans.PlanFile;
 import istmo.app.plans.Plans;
 import istmo.app.plans.Shares;
+import istmo.app.plans.out.LengthUnit;
 import istmo.app.plans.out.PlanCalendar;
 import istmo.app.plans.out.PlanCsv;
 import istmo.app.plans.out.SheetPdf;
@@ -115,7 +116,8 @@ class OutController {
       @PathVariable UUID id,
       @RequestParam int day,
       @RequestParam Optional<Integer> step,
-      @RequestParam(defaultValue = "kg") String unit) {
+      @RequestParam(defaultValue = "kg") String unit,
+      @RequestParam(defaultValue = "cm") String length) {
     Plan plan = plan(id, step);
     Planned.Day planned = Plans.day(plan, day);
     String title =
@@ -126,7 +128,7 @@ class OutController {
             SheetWords.weekday(planned.weekday()),
             step.map(s -> ", week " + s).orElse(""));
     return file(
-        SheetPdf.of(plan, planned, Unit.get(unit), load(plan, step), title),
+        SheetPdf.of(plan, planned, Unit.get(unit), LengthUnit.get(length), load(plan, step), title),
         MediaType.APPLICATION_PDF,
         title + ".pdf");
   }

@@ -21,7 +21,7 @@ class SheetWordsTest {
   @Test
   void aLoadThatCannotBeMadeIsSaidAndErrsLight() {
     assertThat(SheetWords.load(toBeFound(3.1, 4.7), Unit.KG))
-        .isEqualTo("between 3 and 4.5\u00a0kg: begin with no more than the lightest here");
+        .isEqualTo("between 3 and 4.5 kg: begin with no more than the lightest here");
   }
 
   @Test
