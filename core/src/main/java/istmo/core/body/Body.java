@@ -19,6 +19,7 @@ import istmo.core.quantity.Allowed;
  * @param lumbarNm largest extension moment of the back about L5/S1
  * @param heldKg largest mass on a bar that one hand holds before the fingers are pulled open
  * @param technique how this client was seen to move otherwise than people usually do
+ * @param girths how thick the legs are drawn
  */
 public record Body(
     double statureM,
@@ -36,7 +37,8 @@ public record Body(
     double hipOpeningLimitRad,
     double lumbarNm,
     double heldKg,
-    Technique technique) {
+    Technique technique,
+    Girths girths) {
 
   /** Thigh and shank of a person of 1.75 m, m (Drillis and Contini 1966). */
   public static final double REFERENCE_LEG_M =
@@ -138,7 +140,8 @@ public record Body(
             * statureM
             / (REFERENCE_MASS_KG * 1.75),
         BAR_OVER_SQUEEZE * (sex == Sex.MALE ? GRIP_MAN_KG : GRIP_WOMAN_KG),
-        Technique.USUAL);
+        Technique.USUAL,
+        Girths.UNKNOWN);
   }
 
   /** The same stature with another thigh: what the thigh gains the trunk gives. */
@@ -149,44 +152,18 @@ public record Body(
 
   /** The same body with measured lengths of thigh, shank and trunk, m. */
   public Body withLengths(double thigh, double shank, double trunk) {
-    return new Body(
-        statureM,
-        massKg,
-        sex,
-        thigh,
-        shank,
-        trunk,
-        footM,
-        armM,
-        strength,
-        dorsiflexionLimitRad,
-        hipFlexionLimitRad,
-        kneeFlexionLimitRad,
-        hipOpeningLimitRad,
-        lumbarNm,
-        heldKg,
-        technique);
+    Change change = new Change(this);
+    change.thighM = thigh;
+    change.shankM = shank;
+    change.trunkM = trunk;
+    return change.made();
   }
 
   /** The same body with a measured length of the foot, m. */
   public Body withFoot(double foot) {
-    return new Body(
-        statureM,
-        massKg,
-        sex,
-        thighM,
-        shankM,
-        trunkM,
-        foot,
-        armM,
-        strength,
-        dorsiflexionLimitRad,
-        hipFlexionLimitRad,
-        kneeFlexionLimitRad,
-        hipOpeningLimitRad,
-        lumbarNm,
-        heldKg,
-        technique);
+    Change change = new Change(this);
+    change.footM = foot;
+    return change.made();
   }
 
   /** The same body with another end of dorsiflexion, rad. */
@@ -207,65 +184,33 @@ public record Body(
   }
 
   private Body withLimits(double ankleRad, double hipRad, double kneeRad, double openingRad) {
-    return new Body(
-        statureM,
-        massKg,
-        sex,
-        thighM,
-        shankM,
-        trunkM,
-        footM,
-        armM,
-        strength,
-        ankleRad,
-        hipRad,
-        kneeRad,
-        openingRad,
-        lumbarNm,
-        heldKg,
-        technique);
+    Change change = new Change(this);
+    change.dorsiflexionLimitRad = ankleRad;
+    change.hipFlexionLimitRad = hipRad;
+    change.kneeFlexionLimitRad = kneeRad;
+    change.hipOpeningLimitRad = openingRad;
+    return change.made();
   }
 
   /** With another squeeze on a hand-grip dynamometer, kg. */
   public Body withGrip(double dynamometerKg) {
-    return new Body(
-        statureM,
-        massKg,
-        sex,
-        thighM,
-        shankM,
-        trunkM,
-        footM,
-        armM,
-        strength,
-        dorsiflexionLimitRad,
-        hipFlexionLimitRad,
-        kneeFlexionLimitRad,
-        hipOpeningLimitRad,
-        lumbarNm,
-        BAR_OVER_SQUEEZE * dynamometerKg,
-        technique);
+    Change change = new Change(this);
+    change.heldKg = BAR_OVER_SQUEEZE * dynamometerKg;
+    return change.made();
+  }
+
+  /** The same body, drawn as thick as it was measured. */
+  public Body withGirths(Girths measured) {
+    Change change = new Change(this);
+    change.girths = measured;
+    return change.made();
   }
 
   /** The same body that moves as it was seen to. */
   public Body moving(Technique seen) {
-    return new Body(
-        statureM,
-        massKg,
-        sex,
-        thighM,
-        shankM,
-        trunkM,
-        footM,
-        armM,
-        strength,
-        dorsiflexionLimitRad,
-        hipFlexionLimitRad,
-        kneeFlexionLimitRad,
-        hipOpeningLimitRad,
-        lumbarNm,
-        heldKg,
-        seen);
+    Change change = new Change(this);
+    change.technique = seen;
+    return change.made();
   }
 
   /** With hands that hold at least so much of a bar each, kg. */
@@ -293,23 +238,10 @@ public record Body(
    * back, N m.
    */
   public Body withStrength(double factor, double lumbar) {
-    return new Body(
-        statureM,
-        massKg,
-        sex,
-        thighM,
-        shankM,
-        trunkM,
-        footM,
-        armM,
-        factor,
-        dorsiflexionLimitRad,
-        hipFlexionLimitRad,
-        kneeFlexionLimitRad,
-        hipOpeningLimitRad,
-        lumbar,
-        heldKg,
-        technique);
+    Change change = new Change(this);
+    change.strength = factor;
+    change.lumbarNm = lumbar;
+    return change.made();
   }
 
   /**
@@ -384,5 +316,67 @@ public record Body(
   /** Factor from the reference adult's lengths and moment arms to this person's. */
   public double lengthFactor() {
     return statureM / Muscles.REFERENCE_STATURE_M;
+  }
+
+  /** This body while one or more of its values are changed. */
+  private static final class Change {
+    private double statureM;
+    private double massKg;
+    private Sex sex;
+    private double thighM;
+    private double shankM;
+    private double trunkM;
+    private double footM;
+    private double armM;
+    private double strength;
+    private double dorsiflexionLimitRad;
+    private double hipFlexionLimitRad;
+    private double kneeFlexionLimitRad;
+    private double hipOpeningLimitRad;
+    private double lumbarNm;
+    private double heldKg;
+    private Technique technique;
+    private Girths girths;
+
+    Change(Body of) {
+      statureM = of.statureM;
+      massKg = of.massKg;
+      sex = of.sex;
+      thighM = of.thighM;
+      shankM = of.shankM;
+      trunkM = of.trunkM;
+      footM = of.footM;
+      armM = of.armM;
+      strength = of.strength;
+      dorsiflexionLimitRad = of.dorsiflexionLimitRad;
+      hipFlexionLimitRad = of.hipFlexionLimitRad;
+      kneeFlexionLimitRad = of.kneeFlexionLimitRad;
+      hipOpeningLimitRad = of.hipOpeningLimitRad;
+      lumbarNm = of.lumbarNm;
+      heldKg = of.heldKg;
+      technique = of.technique;
+      girths = of.girths;
+    }
+
+    Body made() {
+      return new Body(
+          statureM,
+          massKg,
+          sex,
+          thighM,
+          shankM,
+          trunkM,
+          footM,
+          armM,
+          strength,
+          dorsiflexionLimitRad,
+          hipFlexionLimitRad,
+          kneeFlexionLimitRad,
+          hipOpeningLimitRad,
+          lumbarNm,
+          heldKg,
+          technique,
+          girths);
+    }
   }
 }

@@ -66,7 +66,11 @@ public record BodyEstimate(Body body, Set<MeasurementKind> measured, List<Beyond
             .withFoot(foot)
             .withLimits(ankle, hip, knee)
             .withHipOpening(opening)
-            .withGrip(grip);
+            .withGrip(grip)
+            .withGirths(
+                new Girths(
+                    readings.value(MeasurementKind.THIGH_GIRTH),
+                    readings.value(MeasurementKind.CALF_GIRTH)));
     return new BodyEstimate(body, known.measured(), notes);
   }
 

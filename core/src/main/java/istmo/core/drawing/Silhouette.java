@@ -18,13 +18,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 
 /**
  * The lifter's outline and where the muscles lie in it, from this body's lengths. How thick a part
- * is follows stature and mass; a picture, not a measurement (drawing/outlines.csv and
- * drawing/bands.csv).
+ * is follows its girth where that was measured, else stature and mass; a picture, not a measurement
+ * (drawing/outlines.csv and drawing/bands.csv).
  */
 final class Silhouette {
   /** Mass over stature squared of the body for which the outlines were drawn, kg/m2. */
@@ -47,6 +48,11 @@ final class Silhouette {
   /** A part that is shorter than that in the picture points at the eye and is drawn so long. */
   private static final double POINTS_AT_THE_EYE_M = 0.03;
 
+  /** Where along a part its girth is taken: thigh half-way, calf where it is thickest. */
+  private static final double MEASURED_FROM = 0.25;
+
+  private static final double MEASURED_TO = 0.6;
+
   private record Edge(double along, double front, double back) {}
 
   private record Course(boolean fromTheSide, Region region, double width, List<Step> steps) {}
@@ -62,6 +68,8 @@ final class Silhouette {
   private final View view;
   private final boolean fromTheSide;
   private final double thickness;
+  private final double thigh;
+  private final double shank;
 
   /**
    * @param seen the posture, turned so that x and y are the picture's
@@ -76,6 +84,33 @@ final class Silhouette {
     this.fromTheSide = view == View.RIGHT_SIDE;
     this.thickness =
         Math.sqrt(body.massKg() / (body.statureM() * body.statureM()) / DRAWN_FOR_KG_PER_M2);
+    this.thigh = asMeasured("thigh", body.girths().thighM());
+    this.shank = asMeasured("shank", body.girths().calfM());
+  }
+
+  /**
+   * How thick a part is drawn: as round as its girth says at its thickest place but for the ends,
+   * where that was measured.
+   */
+  private double asMeasured(String part, OptionalDouble girthM) {
+    if (girthM.isEmpty()) {
+      return thickness;
+    }
+    double drawn =
+        Objects.requireNonNull(EDGES.get(part), part).stream()
+            .filter(edge -> edge.along() >= MEASURED_FROM && edge.along() <= MEASURED_TO)
+            .mapToDouble(edge -> edge.front() + edge.back())
+            .max()
+            .orElseThrow();
+    return girthM.getAsDouble() / (Math.PI * drawn * body.statureM());
+  }
+
+  private double thickness(String part) {
+    return switch (part) {
+      case "thigh" -> thigh;
+      case "shank" -> shank;
+      default -> thickness;
+    };
   }
 
   /**
@@ -214,8 +249,8 @@ final class Silhouette {
   private Vec3 onPart(Step step) {
     return switch (step.part()) {
       case "trunk" -> beside(middle, points.shoulder(), -1, thickness, step);
-      case "thigh" -> beside(points.hip(), points.knee(), 1, thickness, step);
-      case "shank" -> beside(points.knee(), points.ankle(), 1, thickness, step);
+      case "thigh" -> beside(points.hip(), points.knee(), 1, thigh, step);
+      case "shank" -> beside(points.knee(), points.ankle(), 1, shank, step);
       case "foot" -> beside(points.heel(), points.ball(), 1, 1, step); // its front is the instep
       default -> throw new IllegalStateException("bands.csv: no part " + step.part());
     };
@@ -243,8 +278,8 @@ final class Silhouette {
     List<Point> back = new ArrayList<>();
     for (Edge edge : Objects.requireNonNull(EDGES.get(shape), shape)) {
       double mean = (edge.front() + edge.back()) / 2;
-      double ahead = (fromTheSide ? edge.front() : mean) * thickness * body.statureM();
-      double behind = (fromTheSide ? edge.back() : mean) * thickness * body.statureM();
+      double ahead = (fromTheSide ? edge.front() : mean) * thickness(shape) * body.statureM();
+      double behind = (fromTheSide ? edge.back() : mean) * thickness(shape) * body.statureM();
       Vec3 at = from.plus(edge.along(), way);
       forth.add(point(at.plus(ahead, front)));
       back.add(point(at.plus(-behind, front)));

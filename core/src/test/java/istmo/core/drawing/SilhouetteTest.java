@@ -5,6 +5,11 @@ import static org.assertj.core.api.Assertions.within;
 
 import istmo.core.anatomy.Region;
 import istmo.core.body.Body;
+import istmo.core.body.BodyEstimate;
+import istmo.core.body.Intake;
+import istmo.core.body.Measurement;
+import istmo.core.body.MeasurementKind;
+import istmo.core.body.Readings;
 import istmo.core.body.Sex;
 import istmo.core.catalogue.Candidate;
 import istmo.core.catalogue.CandidateId;
@@ -14,6 +19,7 @@ import istmo.core.drawing.Drawing.Point;
 import istmo.core.mechanics.Bodies;
 import istmo.core.movement.Posture;
 import istmo.core.movement.View;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -71,6 +77,26 @@ class SilhouetteTest {
     Body heavy = Body.estimated(1.75, 120, Sex.MALE);
     assertThat(thickness(squat(heavy, 0)) / thickness(squat(light, 0)))
         .isCloseTo(Math.sqrt(2), within(0.01));
+  }
+
+  /** A round thigh of 70 cm is 22.3 cm thick, whatever mass and stature say. */
+  @Test
+  void aMeasuredThighIsAsThickAsItsGirthAndOnlyTheThigh() {
+    Body usual = Body.estimated(1.75, 75, Sex.MALE);
+    Body measured =
+        BodyEstimate.of(
+                new Intake(1.75, 75, Sex.MALE, Intake.Thigh.USUAL, Intake.Ankle.USUAL),
+                new Readings(
+                    List.of(
+                        new Measurement(
+                            MeasurementKind.THIGH_GIRTH,
+                            Measurement.Side.LEFT,
+                            0.70,
+                            LocalDate.of(2026, 5, 1)))))
+            .body();
+    assertThat(thickness(squat(measured, 0))).isCloseTo(0.70 / Math.PI, within(0.002));
+    assertThat(part(squat(measured, 0), "shank")).isEqualTo(part(squat(usual, 0), "shank"));
+    assertThat(squat(measured, 0).muscles()).isNotEqualTo(squat(usual, 0).muscles());
   }
 
   private static double thickness(Drawing drawing) {

@@ -12,6 +12,7 @@ import static istmo.core.movement.family.SplitParameters.FRONT_HEIGHT;
 import static istmo.core.movement.family.SplitParameters.KNEE_DEPTH;
 import static istmo.core.movement.family.SplitParameters.LEAN;
 import static istmo.core.movement.family.SplitParameters.LEG;
+import static istmo.core.movement.family.SplitParameters.LEG_TO_THE_SIDE;
 import static istmo.core.movement.family.SplitParameters.PUSH_OFF;
 import static istmo.core.movement.family.SplitParameters.REAR;
 import static istmo.core.movement.family.SplitParameters.REAR_HEIGHT;
@@ -103,7 +104,7 @@ public final class SplitFamily implements Family {
       list.addAll(List.of(Parameters.WEDGE, Parameters.STRAPS));
     }
     if (kind != Kind.STEP) {
-      list.add(LEG);
+      list.add(kind == Kind.SIDE ? LEG_TO_THE_SIDE : LEG);
     }
     list.addAll(List.of(kind == Kind.TRACK ? PRESSURE_ON_TRACK : PRESSURE, FOOT_SHEAR));
     if (kind != Kind.SIDE) {

@@ -144,5 +144,16 @@ final class SplitParameters {
           "front",
           "rear");
 
+  /** The same with the words of a lunge to the side. */
+  static final SetupParameter LEG_TO_THE_SIDE =
+      SetupParameter.choice(
+          LEG.id(),
+          LEG.label(),
+          0,
+          SetupParameter.Kind.TECHNIQUE,
+          "the leg whose muscles are computed and drawn; the bent one ends the set",
+          "bent",
+          "straight");
+
   private SplitParameters() {}
 }
