@@ -226,7 +226,7 @@ class ClientAndGymApiTest {
         post(
             "/api/clients/" + id + "/measurements",
             Map.of("kind", "MASS", "value", 9999, "on", "2099-01-01"));
-    assertThat(reading.fault("value")).contains("220\u00a0kg");
+    assertThat(reading.fault("value")).contains("220 kg");
     assertThat(reading.fault("on")).contains("to come");
   }
 }
