@@ -52,7 +52,7 @@ export const typedIn = (unit: 'kg' | 'm', before?: number) =>
   )
 
 /** Whether a box still says what a stored value began with. */
-export const isUntouched = (text: string, unit: string, before?: number): boolean =>
+const isUntouched = (text: string, unit: string, before?: number): boolean =>
   before !== undefined && text === typedOf(before, coachUnit(unit))
 
 /** What was chosen on the screen and can be nothing else; it is sent as it is. */
