@@ -6,8 +6,6 @@ export function readNumber(text: string): number | undefined {
   return text.trim() === '' ? undefined : Number(text.trim().replace(',', '.'))
 }
 
-const noNumber = (text: string) => `“${text.trim()}” is not a number`
-
 /** Reads a box for a number. What a number may be is the server's to say, not ours. */
 export const typedNumber = z.pipe(
   z.string(),
@@ -16,7 +14,7 @@ export const typedNumber = z.pipe(
     if (number === undefined || Number.isFinite(number)) return number
     context.issues.push({
       code: 'custom',
-      message: noNumber(text),
+      message: `“${text.trim()}” is not a number`,
       input: text,
     })
     return z.NEVER
@@ -34,26 +32,23 @@ export function stored(number: number | undefined, perStored: number): number | 
   return number === undefined ? undefined : number / perStored
 }
 
-/**
- * Reads a box in the coach's unit of a mass ("kg") or a length ("m") as it is stored. What was not
- * touched stays what it was before, to the last digit.
- */
+/** The same of a value that was there before: what still says what it began with stays, to the last digit. */
+export function storedOr(
+  before: number | undefined,
+  number: number | undefined,
+  of: { unit: string; perStored: number },
+): number | undefined {
+  return before !== undefined && number === readNumber(typedOf(before, of))
+    ? before
+    : stored(number, of.perStored)
+}
+
+/** Reads a box in the coach's unit of a mass ("kg") or a length ("m") as it is stored. */
 export const typedIn = (unit: 'kg' | 'm', before?: number) =>
   z.pipe(
-    z.string(),
-    z.transform((text: string, context) => {
-      if (isUntouched(text, unit, before)) return before
-      const number = readNumber(text)
-      if (number === undefined || Number.isFinite(number))
-        return stored(number, coachUnit(unit).perStored)
-      context.issues.push({ code: 'custom', message: noNumber(text), input: text })
-      return z.NEVER
-    }),
+    typedNumber,
+    z.transform((number: number | undefined) => storedOr(before, number, coachUnit(unit))),
   )
-
-/** Whether a box still says what a stored value began with. */
-const isUntouched = (text: string, unit: string, before?: number): boolean =>
-  before !== undefined && text === typedOf(before, coachUnit(unit))
 
 /** What was chosen on the screen and can be nothing else; it is sent as it is. */
 export const chosen = <T>() => z.custom<T>((value) => value !== undefined)

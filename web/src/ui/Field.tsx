@@ -1,5 +1,6 @@
 import { useId } from 'react'
 import type { ComponentProps, ReactNode } from 'react'
+import { coachUnit, faultIn } from '../quantity/format'
 
 /** A labelled input with its unit, and what is wrong with it beside it. */
 export function Field({
@@ -26,6 +27,16 @@ export function Field({
       <FaultText id={`${id}-fault`} text={fault} />
     </div>
   )
+}
+
+/** A box for a mass ("kg") or a length ("m") in the coach's unit; its fault too. */
+export function QuantityField({
+  of,
+  fault,
+  ...field
+}: Omit<ComponentProps<typeof Field>, 'unit'> & { of: string }) {
+  const unit = coachUnit(of)
+  return <Field unit={unit.unit} inputMode="decimal" {...field} fault={faultIn(unit, fault)} />
 }
 
 export function FaultText({ id, text }: { id?: string; text?: string }) {

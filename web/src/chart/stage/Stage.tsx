@@ -257,9 +257,10 @@ function Levers({ drawing, type }: { drawing: Drawing; type: number }) {
 }
 
 function ScaleBar({ box, type }: { box: Box; type: number }) {
-  const unit = coachUnit('m')
-  const length =
-    (box.width > 1 ? (unit.unit === 'cm' ? 50 : 20) : unit.unit === 'cm' ? 10 : 4) / unit.perStored
+  const { unit, perStored } = coachUnit('m')
+  const [wide, close] = unit === 'cm' ? [50, 10] : [20, 4]
+  const shown = box.width > 1 ? wide : close
+  const length = shown / perStored
   const x = box.x + box.width - length - 0.03
   const y = box.y + box.height - 0.025
   return (
@@ -280,7 +281,7 @@ function ScaleBar({ box, type }: { box: Box; type: number }) {
         strokeWidth={0.3 * type}
         paintOrder="stroke"
       >
-        {Math.round(length * unit.perStored)} {unit.unit}
+        {shown} {unit}
       </text>
     </g>
   )

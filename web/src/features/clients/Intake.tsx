@@ -4,7 +4,7 @@ import { answer, api } from '../../api/client'
 import type { Catalogue, Client, Schemas } from '../../api/client'
 import { afterClientChanged } from '../../api/queries'
 import { chosen, typedIn } from '../../quantity/typed'
-import { Choice, Field } from '../../ui/Field'
+import { Choice, Field, QuantityField } from '../../ui/Field'
 import { FormEnd } from '../../ui/FormEnd'
 import { Trouble } from '../../ui/Notice'
 import { useSavedForm } from '../../ui/forms'
@@ -13,7 +13,7 @@ import { ANKLE_WORDS } from './cautions'
 import { OwnData } from './OwnData'
 import { PainField } from './PainField'
 import { ProfileField, UNKNOWN } from './ProfileField'
-import { coachUnit, faultIn, typedOf } from '../../quantity/format'
+import { coachUnit, typedOf } from '../../quantity/format'
 
 const THIGH = [
   { value: 'SHORT', label: 'short' },
@@ -99,8 +99,6 @@ export function Intake({
       else onTakenIn(saved.id)
     },
   })
-  const stature = form.box('statureM')
-  const weight = form.box('massKg')
   return (
     <form
       onSubmit={form.submit}
@@ -111,20 +109,8 @@ export function Intake({
       <h2 className="text-xl">{client ? client.name : 'New client: sixty seconds'}</h2>
       <Field label="Name" {...form.box('name')} autoFocus />
       <div className="grid grid-cols-2 gap-3">
-        <Field
-          label="Height"
-          unit={coachUnit('m').unit}
-          inputMode="decimal"
-          {...stature}
-          fault={faultIn(coachUnit('m'), stature.fault)}
-        />
-        <Field
-          label="Weight"
-          unit={coachUnit('kg').unit}
-          inputMode="decimal"
-          {...weight}
-          fault={faultIn(coachUnit('kg'), weight.fault)}
-        />
+        <QuantityField label="Height" of="m" {...form.box('statureM')} />
+        <QuantityField label="Weight" of="kg" {...form.box('massKg')} />
       </div>
       <Choice
         label="Sex, for proportions"

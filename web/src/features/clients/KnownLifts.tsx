@@ -4,10 +4,10 @@ import { z } from 'zod/mini'
 import { answer, api } from '../../api/client'
 import type { Lifts } from '../../api/client'
 import { afterClientChanged, keys, useCatalogue, useLifts } from '../../api/queries'
-import { day, setWords, coachUnit, faultIn } from '../../quantity/format'
+import { day, setWords } from '../../quantity/format'
 import { typedDay, typedNumber, typedIn } from '../../quantity/typed'
 import { Button } from '../../ui/Button'
-import { Field } from '../../ui/Field'
+import { Field, QuantityField } from '../../ui/Field'
 import { Trouble, Undo, Waiting } from '../../ui/Notice'
 import { useSavedForm } from '../../ui/forms'
 import { today } from '../../quantity/day'
@@ -51,7 +51,6 @@ export function KnownLifts({ clientId }: { clientId: string }) {
       put(all)
     },
   })
-  const load = form.box('loadKg')
   const remove = useMutation({
     mutationFn: (lift: Lift) =>
       answer(
@@ -135,13 +134,7 @@ export function KnownLifts({ clientId }: { clientId: string }) {
             )}
           </select>
         </label>
-        <Field
-          label="Load"
-          unit={coachUnit('kg').unit}
-          inputMode="decimal"
-          {...load}
-          fault={faultIn(coachUnit('kg'), load.fault)}
-        />
+        <QuantityField label="Load" of="kg" {...form.box('loadKg')} />
         <Field label="Repetitions" inputMode="numeric" {...form.box('repetitions')} />
         <Field label="In reserve" inputMode="decimal" {...form.box('reserve')} />
         <Field label="Done on" type="date" {...form.box('on')} />

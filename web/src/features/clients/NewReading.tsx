@@ -3,10 +3,10 @@ import { answer, api } from '../../api/client'
 import type { MeasuredKind, Measurements } from '../../api/client'
 import { Landmarks } from '../../chart/Readings'
 import { today } from '../../quantity/day'
-import { coachUnit, faultIn } from '../../quantity/format'
+import { coachUnit } from '../../quantity/format'
 import { chosen, stored, typedDay, typedNumber } from '../../quantity/typed'
 import { Button } from '../../ui/Button'
-import { Choice, FaultText, Field } from '../../ui/Field'
+import { Choice, FaultText, Field, QuantityField } from '../../ui/Field'
 import { Trouble } from '../../ui/Notice'
 import { useSavedForm } from '../../ui/forms'
 
@@ -31,7 +31,6 @@ export function NewReading({
   kind: MeasuredKind
   onDone: (m: Measurements) => void
 }) {
-  const unit = coachUnit(kind.unit)
   const form = useSavedForm({
     reads: READING,
     begins: { side: null, value: '', on: today() },
@@ -42,7 +41,7 @@ export function NewReading({
           body: {
             kind: kind.kind,
             side: kind.twoSided ? (side ?? undefined) : 'NONE',
-            value: stored(value, unit.perStored),
+            value: stored(value, coachUnit(kind.unit).perStored),
             on,
           },
         }),
@@ -52,7 +51,6 @@ export function NewReading({
       onDone(measurements)
     },
   })
-  const value = form.box('value')
   return (
     <form
       onSubmit={form.submit}
@@ -65,13 +63,7 @@ export function NewReading({
       <Landmarks kind={kind.kind} />
       {kind.twoSided && <Choice label="Side" {...form.choice('side')} options={[...SIDES]} />}
       <div className="grid grid-cols-2 gap-3">
-        <Field
-          label="Reading"
-          unit={unit.unit}
-          inputMode="decimal"
-          {...value}
-          fault={faultIn(unit, value.fault)}
-        />
+        <QuantityField label="Reading" of={kind.unit} {...form.box('value')} />
         <Field label="Day" type="date" {...form.box('on')} />
       </div>
       <FaultText text={form.fault('kind')} />

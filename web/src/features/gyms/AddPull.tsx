@@ -3,7 +3,7 @@ import type { Machine } from '../../api/client'
 import { detailUnit, coachUnit, scaleUnit } from '../../quantity/format'
 import { readNumber, stored, typedNumber } from '../../quantity/typed'
 import { Button } from '../../ui/Button'
-import { Field } from '../../ui/Field'
+import { QuantityField } from '../../ui/Field'
 import { useTypedForm } from '../../ui/forms'
 import { GadgetField } from './GadgetField'
 import { trim } from '../../quantity/number'
@@ -98,12 +98,7 @@ export function AddPull({
           standIn={{ at: 0.38 }}
         />
       )}
-      <Field
-        label={lever ? 'Pin' : 'Plates'}
-        unit={coachUnit('kg').unit}
-        inputMode="decimal"
-        {...form.box('load')}
-      />
+      <QuantityField label={lever ? 'Pin' : 'Plates'} of="kg" {...form.box('load')} />
       <label className="block text-sm text-ink-2">
         While it goes
         <select

@@ -6,7 +6,7 @@ import { answer, api } from '../../api/client'
 import type { Machine, MachineDetail, Machines, Schemas } from '../../api/client'
 import { afterGymChanged, keys } from '../../api/queries'
 import { detailUnit, typedOf, faultIn } from '../../quantity/format'
-import { stored, typedNumber, readNumber } from '../../quantity/typed'
+import { storedOr, typedNumber } from '../../quantity/typed'
 import { Button } from '../../ui/Button'
 import { FaultText } from '../../ui/Field'
 import { Trouble } from '../../ui/Notice'
@@ -50,7 +50,11 @@ export function MachineForm({ gymId, version, machine, brief }: Props) {
             version,
             measured: Object.fromEntries(
               machine.details.flatMap((detail) => {
-                const value = typed(detail, measured[machine.item]![detail.id])
+                const value = storedOr(
+                  detail.measured ? detail.value : undefined,
+                  measured[machine.item]![detail.id],
+                  detailUnit(detail.unit),
+                )
                 return value === undefined ? [] : [[detail.id, value]]
               }),
             ),
@@ -172,13 +176,6 @@ function Detail({
       )}
     </div>
   )
-}
-
-/** What was not touched stays what was measured, to the last digit. */
-function typed(detail: MachineDetail, number: number | undefined): number | undefined {
-  return detail.measured && readNumber(shown(detail, detail.value)) === number
-    ? detail.value
-    : stored(number, detailUnit(detail.unit).perStored)
 }
 
 function shown(detail: MachineDetail, value: number): string {

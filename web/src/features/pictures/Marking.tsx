@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react'
 import { Problem } from '../../api/client'
 import type { Landmark, Schemas } from '../../api/client'
-import { FaultText, Field } from '../../ui/Field'
+import { FaultText, QuantityField } from '../../ui/Field'
 import { Trouble, Waiting } from '../../ui/Notice'
 import { Board } from './Board'
 import type { Size } from './Board'
@@ -16,7 +16,7 @@ import { asInput, isComplete, nextNeeded, otherOfPair, seenFrom } from './marks'
 import type { From, LandmarkInfo, Marks } from './marks'
 import { useReading } from './useReading'
 import type { Source } from './useSource'
-import { coachUnit, faultIn } from '../../quantity/format'
+import { coachUnit } from '../../quantity/format'
 import { readNumber, stored } from '../../quantity/typed'
 
 export type Subject = Pick<Schemas['PictureInput'], 'candidateId' | 'gymId' | 'setup'>
@@ -137,14 +137,13 @@ export function Marking({
       </section>
       <section aria-label="Reading" className="min-w-0 space-y-3 lg:row-span-2">
         <Chips landmarks={landmarks} marks={marks} current={current} onChoose={setChosen} />
-        <Field
+        <QuantityField
           label="Load in this picture"
-          unit={coachUnit('kg').unit}
+          of="kg"
           placeholder="the usual working load"
-          inputMode="decimal"
           value={load}
           onChange={(event) => setLoad(event.target.value)}
-          fault={faultIn(coachUnit('kg'), fault?.fault('loadKg'))}
+          fault={fault?.fault('loadKg')}
         />
         <FaultText text={fault?.fault('marks') ?? fault?.fault('candidateId')} />
         {reading.isError && (fault?.faults.length ?? 0) === 0 && <Trouble error={reading.error} />}

@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { Link } from 'react-router'
 import { answer, api } from '../../api/client'
-import type { ClientRecord, Region } from '../../api/client'
+import type { ClientRecord, MeasuredKind, Region } from '../../api/client'
 import { useMeasurements, useSaid } from '../../api/queries'
 import { OverTime } from '../../chart/OverTime'
 import { day, readingValue, detailUnit } from '../../quantity/format'
@@ -89,9 +89,31 @@ export function Said({ record, regions }: { record: ClientRecord; regions: Regio
   )
 }
 
-const of = (kind: { unit: string }) => detailUnit(kind.unit)
+type Read = { on: string; value: number; error?: number; side: string }
 
-/** How far joints go over the months, with the error of measuring; left as rings. */
+/** Readings of one measurement over time, both sides in one plot: left as rings. */
+function BothSides({ kind, readings }: { kind: MeasuredKind; readings: Read[] }) {
+  const { unit, perStored } = detailUnit(kind.unit)
+  return (
+    <>
+      <p className="pt-1 text-sm first-letter:uppercase">{kind.label} (ring: left)</p>
+      <OverTime
+        label={kind.label}
+        unit={unit}
+        height={140}
+        points={readings.map(({ on, value, error, side }) => ({
+          on,
+          value: perStored * value,
+          error: error === undefined ? undefined : perStored * error,
+          ring: side === 'LEFT',
+          words: `${day(on)}: ${readingValue(kind.unit, value)} ${side === 'NONE' ? '' : side.toLowerCase()}`,
+        }))}
+      />
+    </>
+  )
+}
+
+/** How far joints go over the months, with the error of measuring, and what has changed. */
 export function RangeOfMotion({ clientId }: { clientId: string }) {
   const measurements = useMeasurements(clientId)
   const kinds = (measurements.data?.kinds ?? []).filter((kind) => kind.ranges.length > 0)
@@ -101,26 +123,16 @@ export function RangeOfMotion({ clientId }: { clientId: string }) {
       <h2 className="border-b border-ink text-lg">Range of motion</h2>
       {kinds.map((kind) => (
         <div key={kind.kind}>
-          <p className="pt-1 text-sm first-letter:uppercase">{kind.label} (ring: left)</p>
-          <OverTime
-            label={kind.label}
-            unit={of(kind).unit}
-            height={140}
-            points={kind.ranges
-              .flatMap((range) => range.days.map((one) => ({ ...one, side: range.side })))
-              .sort((a, b) => a.on.localeCompare(b.on))
-              .map((one) => ({
-                on: one.on,
-                value: of(kind).perStored * one.value,
-                error: of(kind).perStored * one.error,
-                ring: one.side === 'LEFT',
-                words: `${day(one.on)}: ${readingValue(kind.unit, one.value)} ${one.side === 'LEFT' ? 'left' : 'right'}`,
-              }))}
+          <BothSides
+            kind={kind}
+            readings={kind.ranges
+              .flatMap(({ side, days }) => days.map((one) => ({ ...one, side })))
+              .sort((first, second) => first.on.localeCompare(second.on))}
           />
-          {kind.ranges.flatMap((range) =>
-            range.found.map((fact) => (
-              <p key={`${range.side} ${fact.kind}`} className="text-sm">
-                {fact.kind === 'CHANGED' && <b>{range.side === 'LEFT' ? 'Left: ' : 'Right: '}</b>}
+          {kind.ranges.flatMap(({ side, found }) =>
+            found.map((fact) => (
+              <p key={`${side} ${fact.kind}`} className="text-sm">
+                {fact.kind === 'CHANGED' && <b>{side === 'LEFT' ? 'Left: ' : 'Right: '}</b>}
                 {fact.words}
               </p>
             )),
@@ -137,7 +149,7 @@ export function RangeOfMotion({ clientId }: { clientId: string }) {
   )
 }
 
-/** Girths over time, left as rings. */
+/** Girths over time. */
 export function Girths({ clientId }: { clientId: string }) {
   const measurements = useMeasurements(clientId)
   const kinds = (measurements.data?.kinds ?? []).filter(
@@ -149,20 +161,7 @@ export function Girths({ clientId }: { clientId: string }) {
     <section aria-label="Girths">
       <h2 className="border-b border-ink text-lg">Girths</h2>
       {kinds.map((kind) => (
-        <div key={kind.kind}>
-          <p className="pt-1 text-sm first-letter:uppercase">{kind.label} (ring: left)</p>
-          <OverTime
-            label={kind.label}
-            unit={of(kind).unit}
-            height={140}
-            points={kind.readings.map((reading) => ({
-              on: reading.on,
-              value: of(kind).perStored * reading.value,
-              ring: reading.side === 'LEFT',
-              words: `${day(reading.on)}: ${readingValue(kind.unit, reading.value)} ${reading.side === 'LEFT' ? 'left' : reading.side === 'RIGHT' ? 'right' : ''}`,
-            }))}
-          />
-        </div>
+        <BothSides key={kind.kind} kind={kind} readings={kind.readings} />
       ))}
     </section>
   )

@@ -3,12 +3,12 @@ import { z } from 'zod/mini'
 import { answer, api } from '../../api/client'
 import type { Session, SessionItem } from '../../api/client'
 import { Button } from '../../ui/Button'
-import { Field } from '../../ui/Field'
+import { Field, QuantityField } from '../../ui/Field'
 import { Trouble } from '../../ui/Notice'
 import { useSavedForm } from '../../ui/forms'
 import { typedNumber, typedIn } from '../../quantity/typed'
 import { trim } from '../../quantity/number'
-import { coachUnit, faultIn, typedOf } from '../../quantity/format'
+import { coachUnit, typedOf } from '../../quantity/format'
 
 /** The load to begin with: the last one, but no more than today's first load where cautions ask for less, and none for what is left out. */
 function startLoad(item: SessionItem, before?: number): number | undefined {
@@ -60,7 +60,6 @@ export function LogSet({
       onLogged(session)
     },
   })
-  const load = form.box('loadKg')
   return (
     <form
       onSubmit={form.submit}
@@ -69,13 +68,7 @@ export function LogSet({
       className="no-print mt-2"
     >
       <div className="grid grid-cols-[1fr_1fr_1fr_auto] items-end gap-2">
-        <Field
-          label="Load"
-          unit={coachUnit('kg').unit}
-          inputMode="decimal"
-          {...load}
-          fault={faultIn(coachUnit('kg'), load.fault)}
-        />
+        <QuantityField label="Load" of="kg" {...form.box('loadKg')} />
         <Field label="Repetitions" inputMode="numeric" {...form.box('repetitions')} />
         <Field label="In reserve" inputMode="decimal" {...form.box('reserve')} />
         <Button look="ink" type="submit" className="!min-h-10" disabled={form.saving}>

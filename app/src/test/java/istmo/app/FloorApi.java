@@ -57,6 +57,24 @@ abstract class FloorApi {
     return items.get(items.size() - 1).path("id").asString();
   }
 
+  /** The message that puts the first exercise offered instead in an exercise's place. */
+  static Map<String, Object> swap(String session, String old, String id) {
+    JsonNode swap = get("/api/floor/" + session).at("/items/0/exercise/swaps/0");
+    return Map.of(
+        "item",
+        Map.of(
+            "sessionId",
+            session,
+            "itemId",
+            id,
+            "candidateId",
+            swap.path("candidateId").asString(),
+            "setup",
+            swap.path("setup"),
+            "replaces",
+            old));
+  }
+
   static Map<String, Object> set(
       String session, String item, String id, int revision, int base, int repetitions) {
     Map<String, Object> s =

@@ -109,22 +109,10 @@ class FloorApiTest extends FloorApi {
   void aSwapTakesThePlaceOnceHoweverOftenItIsSent() {
     String text = begin();
     String old = pin(text, "leg-extension/upright");
-    JsonNode swap = get("/api/floor/" + text).at("/items/0/exercise/swaps/0");
+    String instead =
+        get("/api/floor/" + text).at("/items/0/exercise/swaps/0/candidateId").asString();
     String id = UUID.randomUUID().toString();
-    Map<String, Object> message =
-        Map.of(
-            "item",
-            Map.of(
-                "sessionId",
-                text,
-                "itemId",
-                id,
-                "candidateId",
-                swap.path("candidateId").asString(),
-                "setup",
-                Map.of(),
-                "replaces",
-                old));
+    Map<String, Object> message = swap(text, old, id);
     assertThat(
             outcome(
                 send(
@@ -137,8 +125,7 @@ class FloorApiTest extends FloorApi {
     assertThat(outcome(send("phone", List.of(message)), 0)).isEqualTo("STORED");
     JsonNode items = get("/api/floor/" + text).at("/items");
     assertThat(items).as("the one swapped away had no set").hasSize(1);
-    assertThat(items.get(0).path("exercise").path("candidateId").asString())
-        .isEqualTo(swap.path("candidateId").asString());
+    assertThat(items.get(0).path("exercise").path("candidateId").asString()).isEqualTo(instead);
     assertThat(items.get(0).path("sets")).hasSize(1);
   }
 

@@ -160,23 +160,10 @@ class FloorDevicesApiTest extends FloorApi {
   void aSwapAndItsSetSentSeveralTimesAtOnceAreTakenOnce() throws Exception {
     String text = begin();
     String old = pin(text, "leg-extension/upright");
-    JsonNode swap = get("/api/floor/" + text).at("/items/0/exercise/swaps/0");
     String id = UUID.randomUUID().toString();
     List<Map<String, Object>> messages =
         List.of(
-            Map.of(
-                "item",
-                Map.of(
-                    "sessionId",
-                    text,
-                    "itemId",
-                    id,
-                    "candidateId",
-                    swap.path("candidateId").asString(),
-                    "setup",
-                    swap.path("setup"),
-                    "replaces",
-                    old)),
+            swap(text, old, id),
             Map.of("set", set(text, id, UUID.randomUUID().toString(), 1, 0, 8)));
     ExecutorService threads = Executors.newFixedThreadPool(6);
     try {

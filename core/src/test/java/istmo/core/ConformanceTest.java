@@ -1,7 +1,9 @@
 package istmo.core;
 
+import static java.util.stream.Collectors.joining;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import istmo.core.quantity.Bound;
 import istmo.core.quantity.Units;
 import istmo.core.record.SetRegister;
 import istmo.core.record.SetRegister.Outcome;
@@ -29,6 +31,12 @@ class ConformanceTest {
   private static final int SEQUENCES = 60;
   private static final int MESSAGES = 7;
 
+  private static final List<String> SENTENCES =
+      List.of(
+          "Hooks at about 138 cm, safeties at about 66 cm above the floor.",
+          "Feet 20 to 30 cm apart, 12.7 cm of board, 60 kg.",
+          "No length at all.");
+
   private final Set<Outcome> seen = EnumSet.noneOf(Outcome.class);
 
   @Test
@@ -44,7 +52,11 @@ class ConformanceTest {
   private String document() {
     StringBuilder json = new StringBuilder("{\n");
     json.append("  \"kgPerPound\": ").append(Units.KG_PER_POUND).append(",\n");
+    json.append("  \"metresPerInch\": ").append(Units.METRES_PER_INCH).append(",\n");
     json.append("  \"standardGravity\": ").append(Units.STANDARD_GRAVITY).append(",\n");
+    json.append("  \"inInches\": [\n    ")
+        .append(SENTENCES.stream().map(ConformanceTest::inInches).collect(joining(",\n    ")))
+        .append("\n  ],\n");
     json.append("  \"register\": [\n");
     List<String> sequences = new ArrayList<>();
     Random random = new Random(SEED);
@@ -52,6 +64,12 @@ class ConformanceTest {
       sequences.add("    [\n      " + String.join(",\n      ", sequence(random)) + "\n    ]");
     }
     return json.append(String.join(",\n", sequences)).append("\n  ]\n}\n").toString();
+  }
+
+  private static String inInches(String sentence) {
+    String bound = Bound.quantities(sentence);
+    return String.format(
+        "{ \"said\": \"%s\", \"inInches\": \"%s\" }", bound, Bound.inInches(bound));
   }
 
   /** Messages of two devices about one set, each with what becomes of it. */

@@ -127,13 +127,38 @@ public record RangeCourse(MeasurementKind kind, Side side, List<Day> days) {
         : Optional.empty();
   }
 
-  /** Whether the newest days of the two sides of one joint differ. */
-  public static Optional<SidesDiffer> sides(RangeCourse left, RangeCourse right) {
-    double by = left.newest().value() - right.newest().value();
-    double error = TOLD * Math.hypot(left.newest().error(), right.newest().error());
-    return Math.abs(by) > error
-        ? Optional.of(
-            new SidesDiffer(left.kind(), by < 0 ? Side.LEFT : Side.RIGHT, Math.abs(by), error))
-        : Optional.empty();
+  /**
+   * A course, and what is to be said of it.
+   *
+   * @param found what has changed; where its side is the lesser one, how the sides differ
+   */
+  public record Told(RangeCourse course, List<Fact> found) {
+    public Told {
+      found = List.copyOf(found);
+    }
+  }
+
+  /** Every course with what is to be said of it, in the order of {@link #of}. */
+  public static List<Told> told(Readings readings) {
+    List<RangeCourse> all = of(readings);
+    List<Told> told = new ArrayList<>();
+    for (RangeCourse course : all) {
+      List<Fact> found = new ArrayList<>();
+      course.changed().ifPresent(found::add);
+      all.stream()
+          .filter(other -> other.kind() == course.kind() && other.side() != course.side())
+          .findFirst()
+          .flatMap(course::behind)
+          .ifPresent(found::add);
+      told.add(new Told(course, found));
+    }
+    return told;
+  }
+
+  /** How far this side is behind the other on the newest day of each, where it is. */
+  private Optional<SidesDiffer> behind(RangeCourse other) {
+    double by = other.newest().value() - newest().value();
+    double error = TOLD * Math.hypot(other.newest().error(), newest().error());
+    return by > error ? Optional.of(new SidesDiffer(kind, side, by, error)) : Optional.empty();
   }
 }

@@ -26,7 +26,7 @@ public enum Gauge {
           "lb",
           Units.POUND_FORCE_N)),
   ANGLE("deg", 0.5, 0, Map.of("deg", 1.0, "rad", 180 / Math.PI)),
-  LENGTH("m", 0.002, 0, Map.of("m", 1.0, "cm", 0.01, "mm", 0.001, "in", 0.0254));
+  LENGTH("m", 0.002, 0, Map.of("m", 1.0, "cm", 0.01, "mm", 0.001, "in", Units.METRES_PER_INCH));
 
   private final String unit;
   private final double still;

@@ -1,5 +1,8 @@
 package istmo.core.quantity;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.function.UnaryOperator;
 import java.util.regex.Pattern;
 
 /**
@@ -8,50 +11,50 @@ import java.util.regex.Pattern;
  * what a coach has typed, and can show it in pounds or inches.
  */
 public final class Bound {
-  private static final char NO_BREAK = '\u00a0';
-  private static final String NUMBER = "\\d+(?:\\.\\d+)?";
-  private static final Pattern QUANTITY =
-      Pattern.compile("(" + NUMBER + ")(?: to (" + NUMBER + "))? (kg|cm)\\b");
-
-  private static final Pattern BOUND_LENGTH =
-      Pattern.compile(
-          "(" + NUMBER + ")(?:" + NO_BREAK + "to" + NO_BREAK + "(" + NUMBER + "))?" + NO_BREAK
-              + "cm\\b");
-  private static final double CM_PER_INCH = 2.54;
+  private static final String NO_BREAK = "\u00a0";
+  private static final Pattern LOOSE = quantity(" ", "kg|cm");
+  private static final Pattern BOUND_LENGTH = quantity(NO_BREAK, "cm");
 
   private Bound() {}
 
-  /** The sentence with its bound centimetres told in inches, to the tenth. */
-  public static String inInches(String sentence) {
-    return BOUND_LENGTH
-        .matcher(sentence)
-        .replaceAll(
-            found ->
-                inches(found.group(1))
-                    + (found.group(2) == null
-                        ? ""
-                        : NO_BREAK + "to" + NO_BREAK + inches(found.group(2)))
-                    + NO_BREAK
-                    + "in");
-  }
-
-  private static String inches(String cm) {
-    double tenths = Math.round(10 * Double.parseDouble(cm) / CM_PER_INCH) / 10.0;
-    return tenths == Math.rint(tenths) ? String.valueOf((long) tenths) : String.valueOf(tenths);
+  /** A number, or a range of two, and its unit, with these spaces between them. */
+  private static Pattern quantity(String space, String units) {
+    String number = "(\\d+(?:\\.\\d+)?)";
+    return Pattern.compile(
+        number + "(?:" + space + "to" + space + number + ")?" + space + "(" + units + ")\\b");
   }
 
   /** The sentence with every number of kilograms or centimetres bound to its unit. */
   public static String quantities(String sentence) {
-    if (!sentence.contains(" kg") && !sentence.contains(" cm")) {
-      return sentence;
-    }
-    return QUANTITY
+    return sentence.contains(" kg") || sentence.contains(" cm")
+        ? said(LOOSE, sentence, UnaryOperator.identity(), UnaryOperator.identity())
+        : sentence;
+  }
+
+  /** The sentence with its bound centimetres told in inches, to the tenth. */
+  public static String inInches(String sentence) {
+    return said(BOUND_LENGTH, sentence, Bound::inches, unit -> "in");
+  }
+
+  private static String said(
+      Pattern quantity, String sentence, UnaryOperator<String> figure, UnaryOperator<String> unit) {
+    return quantity
         .matcher(sentence)
         .replaceAll(
-            found ->
-                found.group(1)
-                    + (found.group(2) == null ? "" : NO_BREAK + "to" + NO_BREAK + found.group(2))
-                    + NO_BREAK
-                    + found.group(3));
+            found -> {
+              String from = figure.apply(found.group(1));
+              String to =
+                  found.group(2) == null
+                      ? ""
+                      : NO_BREAK + "to" + NO_BREAK + figure.apply(found.group(2));
+              return from + to + NO_BREAK + unit.apply(found.group(3));
+            });
+  }
+
+  private static String inches(String cm) {
+    return BigDecimal.valueOf(Double.parseDouble(cm) / 100 / Units.METRES_PER_INCH)
+        .setScale(1, RoundingMode.HALF_UP)
+        .stripTrailingZeros()
+        .toPlainString();
   }
 }

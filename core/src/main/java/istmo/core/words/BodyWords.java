@@ -125,8 +125,8 @@ public final class BodyWords {
   /** A side that goes less far than the other. */
   public static String of(RangeCourse.SidesDiffer differ) {
     return say(
-        "The %s has %s less than the other side (±\u00a0%s). Movements on both legs go as far as it"
-            + " does.",
+        "The %s side goes %s less far than the other (±\u00a0%s). Movements on both legs stop"
+            + " where it does.",
         side(differ.lesser()),
         measured(differ.kind(), differ.by()),
         measured(differ.kind(), differ.error()));

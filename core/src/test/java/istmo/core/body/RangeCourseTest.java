@@ -101,16 +101,18 @@ class RangeCourseTest {
   }
 
   @Test
-  void theSideThatGoesLessFarIsNamed() {
-    List<RangeCourse> both =
-        RangeCourse.of(readings(wall(Side.LEFT, 7, 0), wall(Side.RIGHT, 11, 0)));
-    RangeCourse.SidesDiffer differ = RangeCourse.sides(both.get(0), both.get(1)).orElseThrow();
+  void theSideThatGoesLessFarIsNamedOnceAndBesideItself() {
+    List<RangeCourse.Told> both =
+        RangeCourse.told(readings(wall(Side.LEFT, 7, 0), wall(Side.RIGHT, 11, 0)));
+    assertThat(both.get(0).course().side()).isEqualTo(Side.LEFT);
+    assertThat(both.get(0).found()).hasSize(1);
+    RangeCourse.SidesDiffer differ = (RangeCourse.SidesDiffer) both.get(0).found().get(0);
     assertThat(differ.lesser()).isEqualTo(Side.LEFT);
     assertThat(differ.by()).isCloseTo(0.04, within(1e-9));
-    assertThat(Words.of(differ)).startsWith("The left has 4\u00a0cm less than the other side");
-    List<RangeCourse> alike =
-        RangeCourse.of(readings(wall(Side.LEFT, 10, 0), wall(Side.RIGHT, 11, 0)));
-    assertThat(RangeCourse.sides(alike.get(0), alike.get(1))).isEmpty();
+    assertThat(Words.of(differ)).startsWith("The left side goes 4\u00a0cm less far than the other");
+    assertThat(both.get(1).found()).isEmpty();
+    assertThat(RangeCourse.told(readings(wall(Side.LEFT, 10, 0), wall(Side.RIGHT, 11, 0))))
+        .allMatch(alike -> alike.found().isEmpty());
   }
 
   @Test

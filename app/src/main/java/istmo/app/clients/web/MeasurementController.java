@@ -17,9 +17,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -85,13 +83,13 @@ class MeasurementController {
 
   /** How far the joint of one side has gone over the months. */
   record JointRangeView(Side side, List<JointRangeDayView> days, List<FactView> found) {
-    static JointRangeView of(RangeCourse course, List<FactView> found) {
+    static JointRangeView of(RangeCourse.Told told) {
       return new JointRangeView(
-          course.side(),
-          course.days().stream()
+          told.course().side(),
+          told.course().days().stream()
               .map(day -> new JointRangeDayView(day.on(), day.value(), day.error()))
               .toList(),
-          found);
+          FactView.of(told.found()));
     }
   }
 
@@ -132,6 +130,7 @@ class MeasurementController {
   private MeasurementsView view(Client client) {
     BodyEstimate estimate = client.estimate();
     List<Clients.Reading> readings = clients.readings(client.id());
+    List<RangeCourse.Told> ranges = RangeCourse.told(client.readings());
     List<KindView> kinds = new ArrayList<>();
     for (MeasurementKind kind : MeasurementKind.values()) {
       List<ReadingView> of =
@@ -160,7 +159,10 @@ class MeasurementController {
               used(kind, estimate.body(), client),
               error,
               of,
-              ranges(client, kind)));
+              ranges.stream()
+                  .filter(told -> told.course().kind() == kind)
+                  .map(JointRangeView::of)
+                  .toList()));
     }
     return new MeasurementsView(
         client.id(),
@@ -168,25 +170,6 @@ class MeasurementController {
         Rounded.of(Math.toDegrees(estimate.body().dorsiflexionLimitRad())),
         Words.of(estimate.notes()),
         kinds);
-  }
-
-  /** The joint's course by side, with what has changed; how the sides differ with the lesser. */
-  private static List<JointRangeView> ranges(Client client, MeasurementKind kind) {
-    List<RangeCourse> courses =
-        RangeCourse.of(client.readings()).stream().filter(course -> course.kind() == kind).toList();
-    Optional<RangeCourse.SidesDiffer> differ =
-        courses.size() == 2 ? RangeCourse.sides(courses.get(0), courses.get(1)) : Optional.empty();
-    return courses.stream()
-        .map(
-            course ->
-                JointRangeView.of(
-                    course,
-                    Stream.concat(
-                            course.changed().stream(),
-                            differ.filter(found -> found.lesser() == course.side()).stream())
-                        .map(FactView::of)
-                        .toList()))
-        .toList();
   }
 
   private static Origin origin(MeasurementKind kind, boolean measured) {
