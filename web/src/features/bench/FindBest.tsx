@@ -24,7 +24,7 @@ export function FindBest({ input, parameters, onTake }: Props) {
   if (Object.keys(input.aim ?? {}).length === 0)
     return (
       <p className="text-sm text-ink-2">
-        Paint an aim on the order to search the best set-up for it.
+        Say what to target, and the best set-up for it can be searched.
       </p>
     )
   return (

@@ -6,6 +6,7 @@ import type { MeasuredKind, Measurements } from '../../api/client'
 import { afterClientChanged, keys, useMeasurements } from '../../api/queries'
 import { ReadingsPlot } from '../../chart/Readings'
 import { day, readingValue, coachUnit } from '../../quantity/format'
+import { trim } from '../../quantity/number'
 import { Button } from '../../ui/Button'
 import { Trouble, Undo, Waiting } from '../../ui/Notice'
 import { TapelessStarts } from '../bench/TapelessStarts'
@@ -160,9 +161,7 @@ function ReadingsTable({
               <th scope="row" className="py-1 text-left font-medium">
                 {kind.label}
               </th>
-              <td className="text-right font-semibold whitespace-nowrap">
-                {kind.used === undefined ? '–' : readingValue(kind.unit, kind.used)}
-              </td>
+              <td className="text-right font-semibold whitespace-nowrap">{used(kind)}</td>
               <td className="pl-3 whitespace-nowrap">
                 {kind.origin === 'MEASURED' ? (
                   <>
@@ -205,6 +204,15 @@ function ReadingsTable({
       </table>
     </div>
   )
+}
+
+/** What the model takes: means of readings to the millimetre, as the record says them. */
+function used(kind: MeasuredKind): string {
+  if (kind.used === undefined) return '–'
+  const of = coachUnit(kind.unit)
+  return kind.unit === 'm' && kind.origin === 'MEASURED'
+    ? `${trim(of.perStored * kind.used, 1)} ${of.unit}`
+    : readingValue(kind.unit, kind.used)
 }
 
 function spread(kind: MeasuredKind): string {
