@@ -19,6 +19,7 @@ const NAME: Record<string, string> = {
   adductors: 'Inner thigh',
   calves: 'Calves',
   shin: 'Shin',
+  'hip-flexors': 'Hip flexors',
 }
 
 /** Where a set was felt: the limb chart, tapped. Below it whole groups, for a thumb. */

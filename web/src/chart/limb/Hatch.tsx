@@ -6,6 +6,7 @@ export const GROUPS: Record<string, { colour: string; angle: number }> = {
   adductors: { colour: 'var(--adductors)', angle: 90 },
   calves: { colour: 'var(--calves)', angle: 22 },
   shin: { colour: 'var(--shin)', angle: -68 },
+  'hip-flexors': { colour: 'var(--hip-flexors)', angle: 68 },
 }
 
 export const LEVELS = 6

@@ -321,6 +321,19 @@ export const TERRITORIES: Territory[] = [
       [1.04, 7.3],
     ],
   },
+  {
+    id: 'ILP',
+    name: 'hip flexors',
+    points: [
+      [0.5, 0.85],
+      [1.2, 0.62],
+      [2.1, 0.7],
+      [2.2, 1.15],
+      [1.55, 1.72],
+      [0.95, 1.76],
+      [0.55, 1.4],
+    ],
+  },
 ]
 
 /** Lower back: no region of the leg, but it can be kept out. */

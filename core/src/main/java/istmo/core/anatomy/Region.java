@@ -38,7 +38,8 @@ public enum Region implements BodyArea {
   GASM,
   GASL,
   SOL,
-  TA;
+  TA,
+  ILP;
 
   private final String coachName;
   private final String anatomicalName;

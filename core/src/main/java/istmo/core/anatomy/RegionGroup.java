@@ -15,7 +15,8 @@ public enum RegionGroup implements AreaGroup {
   GLUTES,
   ADDUCTORS,
   CALVES,
-  SHIN;
+  SHIN,
+  HIP_FLEXORS;
 
   /** The regions by group; made when both lists are there. */
   private static final class Members {
@@ -42,12 +43,12 @@ public enum RegionGroup implements AreaGroup {
 
   @Override
   public String id() {
-    return name().toLowerCase(Locale.ROOT);
+    return name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 
   @Override
   public String word() {
-    return id();
+    return id().replace('-', ' ');
   }
 
   @Override

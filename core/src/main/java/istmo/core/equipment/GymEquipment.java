@@ -123,14 +123,20 @@ public record GymEquipment(
   }
 
   /**
-   * The heaviest hand weights of a place for an exercise that needs them, kg; empty for what is
-   * loaded otherwise.
+   * The heaviest that an exercise can be loaded with at a place, kg: its hand weights or cuffs, or
+   * nothing where it needs nothing that is a load; empty for bars, stacks and sleds.
    *
    * @param one whether one weight is held, or a pair
    */
-  public OptionalDouble heaviestHandWeightKg(Set<Equipment> needs, boolean one) {
-    if (needs.contains(Equipment.DUMBBELLS)) {
-      return OptionalDouble.of(value(Equipment.DUMBBELLS, "most") * (one ? 0.5 : 1));
+  public OptionalDouble heaviestWeightKg(Set<Equipment> needs, boolean one) {
+    if (needs.stream().allMatch(item -> item.load() == LoadKind.NONE)) {
+      return OptionalDouble.of(0);
+    }
+    double share = one ? 0.5 : 1;
+    for (Equipment pair : List.of(Equipment.DUMBBELLS, Equipment.ANKLE_WEIGHTS)) {
+      if (needs.contains(pair)) {
+        return OptionalDouble.of(share * value(pair, "most"));
+      }
     }
     return needs.contains(Equipment.KETTLEBELL)
         ? OptionalDouble.of(value(Equipment.KETTLEBELL, "most"))

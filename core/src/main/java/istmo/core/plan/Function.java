@@ -93,7 +93,9 @@ public enum Function {
       return mean(analysis, Coordinate.KNEE_FLEXION) > BENT_KNEE;
     }
   },
-  SHIN("foot pulled up", "shin raises", List.of(Region.TA), Coordinate.ANKLE_DORSIFLEXION, 1);
+  SHIN("foot pulled up", "shin raises", List.of(Region.TA), Coordinate.ANKLE_DORSIFLEXION, 1),
+  HIP_FLEXION(
+      "thigh lifted", "knee and leg raises", List.of(Region.ILP), Coordinate.HIP_FLEXION, 1);
 
   /**
    * Hip flexion under which the upper quad is not slack, knee bends between which a calf raise is
@@ -171,6 +173,7 @@ public enum Function {
       case STRAIGHT_KNEE_CALF -> does.contains(Movement.HEEL_RAISE);
       case BENT_KNEE_CALF -> does.contains(Movement.BENT_HEEL_RAISE);
       case SHIN -> does.contains(Movement.TOE_RAISE);
+      case HIP_FLEXION -> does.contains(Movement.HIP_FLEXION);
     };
   }
 

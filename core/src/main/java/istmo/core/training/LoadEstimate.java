@@ -74,7 +74,7 @@ public record LoadEstimate(double lowKg, double highKg, String repetitions, Basi
     double toFailure = middle(exercise.repetitions()) + RESERVE;
     double heaviest =
         equipment
-            .heaviestHandWeightKg(candidate.needs(), exercise.oneWeight())
+            .heaviestWeightKg(candidate.needs(), exercise.oneWeight())
             .orElse(Double.POSITIVE_INFINITY);
     double cap =
         own == null

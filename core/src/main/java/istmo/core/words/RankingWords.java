@@ -341,11 +341,14 @@ public final class RankingWords {
 
   /** Nothing is heavy enough for the usual set. */
   public static String of(UsualSet.NothingHeavier light) {
-    return say(
-        "For about %d repetitions%s. There is nothing heavier than %s kg here.",
-        light.repetitions(),
-        light.reserve() > 0 ? " with " + light.reserve() + " in reserve" : "",
-        trimmed(light.kg()));
+    String reserve = light.reserve() > 0 ? " with " + light.reserve() + " in reserve" : "";
+    return light.kg() > 0
+        ? say(
+            "For about %d repetitions%s. There is nothing heavier than %s kg here.",
+            light.repetitions(), reserve, trimmed(light.kg()))
+        : say(
+            "For about %d repetitions%s, with the body's own weight.",
+            light.repetitions(), reserve);
   }
 
   /** The hands would end it before the legs do. */

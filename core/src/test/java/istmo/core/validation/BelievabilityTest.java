@@ -169,6 +169,9 @@ class BelievabilityTest {
             .filter(id -> id.endsWith("calf-raise"))
             .collect(Collectors.toSet()));
     SERVES.put("shin", Set.of("shin-raise", "dumbbell-shin-raise"));
+    SERVES.put(
+        "hip-flexors",
+        Set.of("hip-flexion", "lever-hip-flexion", "standing-knee-raise", "lying-leg-raise"));
   }
 
   @SafeVarargs
@@ -179,7 +182,8 @@ class BelievabilityTest {
   /** Regions that have their own custom: one muscle that a neighbour's exercises train too. */
   private static final Map<String, Set<String>> OWN =
       Map.of(
-          "RF", Set.of("hip-flexion", "lever-hip-flexion"),
+          "RF",
+              Set.of("hip-flexion", "lever-hip-flexion", "standing-knee-raise", "lying-leg-raise"),
           "GRA", set(CURLS),
           "AMA", set(HINGES),
           "AMI", set(HINGES, THRUSTS),

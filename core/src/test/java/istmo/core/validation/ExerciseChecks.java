@@ -57,6 +57,7 @@ final class ExerciseChecks {
     kinds.put("SOL", "seated-calf-raise");
     kinds.put("GASM", "calf-raise");
     kinds.put("TA", "shin-raise");
+    kinds.put("ILP", "hip-flexion|leg-raise|knee-raise");
     kinds.forEach(
         (region, kind) -> {
           Brief brief =

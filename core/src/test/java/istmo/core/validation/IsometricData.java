@@ -27,6 +27,7 @@ final class IsometricData {
 
   IsometricData() {
     hipAndKnee();
+    bentHip();
     ankle();
     ratios();
     hipAbduction();
@@ -80,6 +81,15 @@ final class IsometricData {
         15,
         40,
         65);
+  }
+
+  private void bentHip() {
+    // Anderson's curve was not measured beyond 65 degrees and falls to a third of this at 90
+    add(
+        "hip flexion at 90, knee at 90, N m (Bohannon 1997: about 220 N above the knee)",
+        musculature -> moment(musculature, Coordinate.HIP_FLEXION, 1, 90, 90, 0, 0),
+        82,
+        0.2);
   }
 
   private void ankle() {

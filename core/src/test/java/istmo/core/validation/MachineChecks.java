@@ -225,7 +225,7 @@ final class MachineChecks {
         rows.add(
             Row.holds(
                 "face",
-                exercise.name() + ": " + own + " get at least twice any other group",
+                exercise.name() + ": " + own.word() + " get at least twice any other group",
                 PRACTICE,
                 "≥ 2",
                 ratio(groups.get(own), next),

@@ -27,10 +27,10 @@ import java.util.Set;
 /**
  * A free leg that swings about the hip against a cable at the ankle, a weight on the leg or the pad
  * of a lever; the trunk is held still. Cable: kickbacks, abduction, adduction, hip flexion. Weight:
- * lifts on all fours, standing abduction with a plate, the reverse back extension, where both legs
- * swing. Lever: the same ways as a cable, on a machine whose pivot stands in line with the hip, so
- * that the stack's moment about the hip is the same over the whole swing. The standing leg's own
- * work is not counted.
+ * lifts on all fours, standing abduction with a plate, knee raises, leg raises on the back and the
+ * reverse back extension, where both legs swing. Lever: the same ways as a cable, on a machine
+ * whose pivot stands in line with the hip, so that the stack's moment about the hip is the same
+ * over the whole swing. The standing leg's own work is not counted.
  */
 public final class HipSwingFamily implements Family {
   /** What pulls. */
@@ -79,11 +79,11 @@ public final class HipSwingFamily implements Family {
       SetupParameter.of(
           "lean",
           "Trunk lean",
-          new Allowed(0, 95, "deg"),
+          new Allowed(-95, 95, "deg"),
           20,
           5,
           SetupParameter.Kind.SETUP,
-          "trunk from the vertical; 90 on all fours or lying face down");
+          "trunk from the vertical; 90 on all fours or lying face down, -90 lying face up");
   static final SetupParameter KNEE =
       SetupParameter.of(
           "kneeBend",
@@ -202,7 +202,7 @@ public final class HipSwingFamily implements Family {
       return new Impossible(
           hipFlexion < 0 ? Hindrance.HIP_OPENS_BACK_LESS : Hindrance.HIP_BENDS_LESS);
     }
-    Vec3 hip = new Vec3(0, standingHip(body, lean), body.hipHalfDistanceM());
+    Vec3 hip = new Vec3(0, hipHeight(body, lean), body.hipHalfDistanceM());
     PostureBuilder builder =
         LegGeometry.chain(
             new PostureBuilder(body, phase),
@@ -219,12 +219,12 @@ public final class HipSwingFamily implements Family {
     Load.Segment on = high ? Load.Segment.THIGH : Load.Segment.SHANK;
     resist(builder, setup, hip, swing, at, on);
     builder.pressureAt(at).legWeights().free(Stops.knee(setup.rad(KNEE)));
-    if (lean > Math.toRadians(60)) {
+    if (lean > LIES) {
       builder.prop(
           "pad",
           new Vec3(0.05, hip.y() - 0.14, 0),
           new Vec3(body.trunkM(), hip.y() - 0.14 + body.trunkM() * Math.cos(lean), 0));
-    } else {
+    } else if (lean > -LIES) {
       Vec3 otherHip = new Vec3(hip.x(), hip.y(), -hip.z());
       builder.prop(
           "other", otherHip, new Vec3(-0.02, 0.5 * hip.y(), -hip.z()), new Vec3(0, 0, -hip.z()));
@@ -274,10 +274,20 @@ public final class HipSwingFamily implements Family {
   /** How far the hip opens back, with what the pelvis gives, rad. */
   private static final double HIP_OPEN = Math.toRadians(-35);
 
+  /** Lean from which on the trunk lies, rad. */
+  private static final double LIES = Math.toRadians(60);
+
+  /** Height of the hip of somebody who lies on the back, m. */
+  private static final double ON_THE_BACK_M = 0.12;
+
   /** Sine of the way from which on the leg goes more to a side than forward or back. */
   private static final double SIDEWAYS = 0.7;
 
-  private static double standingHip(Body body, double lean) {
-    return lean > Math.toRadians(60) ? 0.85 : body.thighM() + body.shankM() + body.ankleHeightM();
+  /** Height of the hip above the floor, m. */
+  private static double hipHeight(Body body, double lean) {
+    if (lean > LIES) {
+      return 0.85;
+    }
+    return lean < -LIES ? ON_THE_BACK_M : body.thighM() + body.shankM() + body.ankleHeightM();
   }
 }

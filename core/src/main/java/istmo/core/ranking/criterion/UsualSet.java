@@ -42,7 +42,7 @@ public record UsualSet(Reach reach, AnalysisResult result) {
 
   /**
    * There is nothing heavier here: it is done for so many repetitions, with so many in reserve, and
-   * so much, kg.
+   * so much, kg; 0 where it is not loaded at all.
    */
   public record NothingHeavier(int repetitions, int reserve, double kg) implements Fact {}
 
@@ -55,7 +55,7 @@ public record UsualSet(Reach reach, AnalysisResult result) {
   /** The heaviest weight of a place for a candidate, kg; without a bound where it is loaded. */
   public static double heaviestKg(Candidate candidate, GymEquipment equipment) {
     return equipment
-        .heaviestHandWeightKg(candidate.needs(), candidate.exercise().oneWeight())
+        .heaviestWeightKg(candidate.needs(), candidate.exercise().oneWeight())
         .orElse(Double.MAX_VALUE);
   }
 
