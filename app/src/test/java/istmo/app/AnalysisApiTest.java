@@ -72,7 +72,7 @@ class AnalysisApiTest {
       shares += node.path("share").asDouble();
     }
     assertThat(shares).isCloseTo(1, within(1e-9));
-    assertThat(answer.at("/regionStimulus").size()).isEqualTo(23);
+    assertThat(answer.at("/regionStimulus").size()).isEqualTo(24);
   }
 
   /**

@@ -34,6 +34,9 @@ final class Silhouette {
   /** Where the hand of an arm that holds nothing lies: in front of the hip, share of stature. */
   private static final double HAND_AHEAD = 0.05;
 
+  /** How far up the front of the body points, of one, for somebody who lies on the back. */
+  private static final double ON_THE_BACK = 0.9;
+
   /** From the front: shoulder joint and hanging hand beside the middle, shares of stature. */
   private static final double SHOULDER_HALF = 0.102;
 
@@ -184,9 +187,12 @@ final class Silhouette {
     Vec3 shoulder = points.shoulder();
     Vec3 trunk = flat(shoulder.minus(middle)).unit();
     Vec3 ahead = trunk.turnedAboutZ(-Math.PI / 2);
+    // beside the hip; who lies on the back has the floor behind and lays the hands on it
+    double way = ahead.y() > ON_THE_BACK ? -1 : 1;
     Vec3 hand =
-        held(props, shoulder).orElseGet(() -> middle.plus(HAND_AHEAD * body.statureM(), ahead));
-    arm(lines, shoulder, hand, trunk.times(-1).plus(-1, ahead)); // elbows point down and back
+        held(props, shoulder)
+            .orElseGet(() -> middle.plus(way * HAND_AHEAD * body.statureM(), ahead));
+    arm(lines, shoulder, hand, trunk.times(-1).plus(-way, ahead)); // elbows point down and back
   }
 
   /** From the front: the arm hangs beside the trunk. */

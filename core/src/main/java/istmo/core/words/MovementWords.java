@@ -187,6 +187,7 @@ public final class MovementWords {
       case FEET_TOO_FAR_OUT -> "The feet are further out than the leg reaches at this knee bend.";
       case FEET_TOO_HIGH_ON_PLATE ->
           "The feet are further up the plate than the leg reaches at this knee bend.";
+      case FEET_MEET_FLOOR -> "The heels would go through the floor.";
       case FEET_TOO_NEAR -> "The feet stand too near for the other leg to stay straight.";
       case FEET_WOULD_SLIP -> "The feet would slip away under the push of the track.";
       case FLOOR_OUT_OF_REACH -> "The leg does not reach the floor.";
@@ -241,6 +242,7 @@ public final class MovementWords {
       case FEET_TOO_HIGH_ON_PLATE -> "feet lower, or less knee bend";
       case FEET_WOULD_SLIP -> "feet nearer the track";
       case FLOOR_OUT_OF_REACH -> "another place for the feet";
+      case FEET_MEET_FLOOR -> "legs higher at the start, or straighter knees";
       case FEET_TOO_NEAR -> "feet further apart, or less depth";
       case FRONT_KNEE_BENT_AT_TOP -> "a shorter stride, or more depth";
       case FRONT_LEG_TOO_SHORT -> "another stride";

@@ -230,6 +230,13 @@ final class EnergyCases {
             1,
             false,
             falls("weight", 1)));
+    list.add(
+        Arguments.of(
+            "hip-weight",
+            with(Map.of(), "direction", 180, "lean", -90, "from", 10, "to", 70, "kneeBend", 10),
+            1,
+            false,
+            falls("weight", 1)));
     list.add(Arguments.of("shin-raise", Map.of(), 1, false, falls("weight", 1)));
     list.add(Arguments.of("abduction-machine", LEVER, 1, false, stack(1)));
     list.add(Arguments.of("adduction-machine", LEVER, 1, false, stack(-1)));

@@ -214,6 +214,9 @@ public final class HipSwingFamily implements Family {
             0);
     Vec3 knee = builder.knee();
     Vec3 ankle = builder.ankle();
+    if (lean < -LIES && ankle.y() < body.ankleHeightM() / 2) {
+      return new Impossible(Hindrance.FEET_MEET_FLOOR);
+    }
     boolean high = kind == Kind.LEVER || aboveKnee(setup);
     Vec3 at = high ? hip.plus(AT_KNEE, knee.minus(hip)) : knee.plus(AT_ANKLE, ankle.minus(knee));
     Load.Segment on = high ? Load.Segment.THIGH : Load.Segment.SHANK;

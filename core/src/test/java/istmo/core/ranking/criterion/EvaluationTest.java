@@ -143,6 +143,24 @@ class EvaluationTest {
         .isGreaterThan(60);
   }
 
+  /** Common practice: a bridge on the floor is done for many, a bar over the hips is loaded. */
+  @Test
+  void whatNothingIsLaidOnIsDoneWithTheBodyAlone() {
+    Body man = Body.estimated(1.80, 85, Sex.MALE);
+    Evaluation.Computed bridge = evaluated(man, "bridge/floor");
+    assertThat(bridge.analysis().workingKg()).isZero();
+    assertThat(Said.all(bridge.reach().changes()))
+        .anyMatch(
+            word ->
+                word.matches(
+                    "For about \\d+ repetitions with \\d+ in reserve, with the body's own"
+                        + " weight\\."));
+    Evaluation.Computed loaded = evaluated(man, "barbell-bridge/usual");
+    assertThat(loaded.analysis().workingKg()).isGreaterThan(60);
+    assertThat(Practical.work(bridge.stimulus()))
+        .isLessThan(0.7 * Practical.work(loaded.stimulus()));
+  }
+
   /** Straps lift what the hands end, and still no more than is there. */
   @Test
   void strapsLiftNoMoreThanIsThere() {
