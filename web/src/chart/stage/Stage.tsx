@@ -133,7 +133,7 @@ function Ghost({
   )
 }
 
-const MACHINE = new Set(['rail', 'plate', 'pad', 'block', 'lever', 'cable'])
+const MACHINE = new Set(['rail', 'plate', 'pad', 'block', 'lever', 'cable', 'post', 'stack'])
 const isMachine = (l: { role: string }) => MACHINE.has(l.role)
 
 /** The feet from above. */

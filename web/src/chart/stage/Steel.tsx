@@ -9,6 +9,7 @@ const THICK: Record<string, number> = {
   lever: 0.03,
   rail: 0.035,
   'bar-across': 0.028,
+  post: 0.04,
 }
 
 /** The machine: rail, plate, pad and lever as wide as they are, on a hatched floor. */
@@ -31,6 +32,7 @@ export function Steel({ drawing }: { drawing: Drawing }) {
               vectorEffect="non-scaling-stroke"
             />
           )
+        if (line.role === 'stack') return <Stack key={k} points={line.points.map(sidePoint)} />
         if (line.role === 'cable')
           return (
             <path
@@ -104,6 +106,42 @@ function Round({ role, at, radius }: { role: string; at: Point; radius: number }
           vectorEffect="non-scaling-stroke"
         />
       )}
+    </g>
+  )
+}
+
+const PLATE_M = 0.05
+
+/** A stack: its plates lie on one another between two guide rods. */
+function Stack({ points }: { points: Point[] }) {
+  const [left, right] = [
+    Math.min(...points.map((point) => point.x)),
+    Math.max(...points.map((point) => point.x)),
+  ]
+  const [top, low] = [
+    Math.min(...points.map((point) => point.y)),
+    Math.max(...points.map((point) => point.y)),
+  ]
+  const gaps = Array.from(
+    { length: Math.floor((low - top) / PLATE_M) - 1 },
+    (_, k) => `M${left.toFixed(3)} ${(low - (k + 1) * PLATE_M).toFixed(3)}H${right.toFixed(3)}`,
+  ).join('')
+  return (
+    <g data-role="stack">
+      <path
+        d={path(points, true)}
+        fill="var(--steel-fill)"
+        stroke="var(--ink)"
+        strokeWidth={1.5}
+        vectorEffect="non-scaling-stroke"
+      />
+      <path
+        d={gaps}
+        fill="none"
+        stroke="var(--steel)"
+        strokeWidth={1}
+        vectorEffect="non-scaling-stroke"
+      />
     </g>
   )
 }

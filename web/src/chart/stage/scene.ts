@@ -3,6 +3,9 @@ import type { Point } from '../smooth'
 
 export type Box = { x: number; y: number; width: number; height: number }
 
+/** What may run out of the frame, so that the figure stays large. */
+const RUNS_OUT = new Set(['floor', 'force', 'rail', 'post', 'stack'])
+
 /** The smallest frame, in metres with y up turned to y down, that holds every drawing, with some air. */
 export function frame(drawings: Drawing[], air = 0.08): Box {
   let [left, right, low, high] = [Infinity, -Infinity, Infinity, -Infinity]
@@ -14,8 +17,7 @@ export function frame(drawings: Drawing[], air = 0.08): Box {
   }
   for (const drawing of drawings) {
     for (const line of drawing.lines)
-      if (line.role !== 'floor' && line.role !== 'force' && line.role !== 'rail')
-        line.points.forEach((point) => add(point))
+      if (!RUNS_OUT.has(line.role)) line.points.forEach((point) => add(point))
     for (const circle of drawing.circles) add(circle.centre, circle.radius)
     for (const part of drawing.body) part.points.forEach((point) => add(point))
   }

@@ -34,6 +34,8 @@ public final class Stage {
   /** How much of a bar is drawn to each side from the front. */
   private static final double HALF_A_BAR_M = 0.6;
 
+  private static final Set<String> CLOSED = Set.of("block", "stack");
+
   private static final Set<String> ARM = Set.of("upper-arm", "forearm");
 
   /** What is in the picture of who does not stand on both feet alike. */
@@ -82,7 +84,7 @@ public final class Stage {
             new Line(
                 prop.kind(),
                 prop.points().stream().map(Stage::flat).toList(),
-                prop.kind().equals("block")));
+                CLOSED.contains(prop.kind())));
       }
     }
   }

@@ -344,6 +344,7 @@ public final class HingeFamily implements Family {
       if (kind == Kind.CABLE) {
         perKg = cable(at).times(Load.G);
         builder.prop("cable", at, pulley());
+        Steelwork.column(builder, pulley(), Vec3.FORWARD.times(-1));
       } else if (kind == Kind.TRACK) { // moments about the pressure: the track's push
         double weight = bodyMoment(builder.knee(), builder.hip()) - body.massKg() * pressureX();
         force = new Vec3(-weight * Load.G / at.y(), 0, 0);

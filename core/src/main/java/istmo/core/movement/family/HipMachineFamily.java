@@ -198,6 +198,8 @@ public final class HipMachineFamily implements Family {
     builder
         .seen(View.FRONT)
         .prop("pad", new Vec3(0, 0.43, -0.24), new Vec3(0, 0.43, 0.24))
+        .prop("post", new Vec3(0, 0.4, 0), Vec3.ZERO)
+        .prop("floor", Vec3.RIGHT.times(-0.9), Vec3.RIGHT.times(0.9))
         .prop(
             "pad",
             seat.plus(0.12, back).plus(-0.05, trunk),

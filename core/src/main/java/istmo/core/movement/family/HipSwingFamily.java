@@ -252,6 +252,7 @@ public final class HipSwingFamily implements Family {
         Vec3 pull = pulley.minus(at).unit();
         builder.load(Load.force(on, at, Vec3.ZERO, pull.times((1 + setup.get(FRICTION)) * Load.G)));
         builder.prop("cable", at, pulley);
+        Steelwork.column(builder, pulley, new Vec3(Math.cos(way), 0, -Math.sin(way)));
       }
       case WEIGHT -> {
         builder.load(Load.force(on, at, Vec3.ZERO, new Vec3(0, -Load.G / legs(setup), 0)));

@@ -260,6 +260,9 @@ public final class KneeMachineFamily implements Family {
           kneeAt.plus(new Vec3(0.06, -0.09, 0)),
           hipAt.plus(new Vec3(0.05, -0.12, 0)),
           hipAt.plus(new Vec3(body.trunkM() + 0.1, -0.11, 0)));
+      Steelwork.post(builder, hipAt.plus(new Vec3(0.2, -0.14, 0)), 0);
+      Steelwork.stack(builder, new Vec3(body.trunkM() + 0.3, 0, 0), Vec3.FORWARD);
+      builder.prop("floor", new Vec3(-1.1, 0, 0), new Vec3(1.3, 0, 0));
     } else if (machine == Machine.STANDING_CURL) {
       double floorY = kneeAt.y() - body.shankM() - body.ankleHeightM();
       builder
@@ -273,6 +276,11 @@ public final class KneeMachineFamily implements Family {
           "pad",
           hipAt.plus(0.11, back).plus(-0.05, trunk),
           hipAt.plus(0.11, back).plus(body.trunkM() + 0.05, trunk));
+      // the feet hang clear of the floor
+      double floorY = kneeAt.y() - body.shankM() - body.ankleHeightM() - 0.06;
+      Steelwork.post(builder, hipAt.plus(new Vec3(0.12, -0.13, 0)), floorY);
+      Steelwork.stack(builder, new Vec3(-0.62, floorY, 0), Vec3.FORWARD.times(-1));
+      builder.prop("floor", new Vec3(-1, floorY, 0), new Vec3(1.1, floorY, 0));
     }
     builder.prop("roller", roller).prop("pivot", kneeAt).prop("lever", kneeAt, roller);
   }

@@ -25,8 +25,10 @@ import istmo.core.movement.SetupParameter;
 import istmo.core.movement.family.Standing.LoadPosition;
 import istmo.core.quantity.Allowed;
 import istmo.core.quantity.Vec3;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * Free squat with a bar. The thigh angle is the phase; the shank follows the chosen knee travel;
@@ -96,6 +98,13 @@ public final class SquatFamily implements Family {
 
   /** Least height of a hanging weight's handle above the floor, m: the radius of a small one. */
   private static final double LEAST_HANDLE_M = 0.08;
+
+  /** What is taken out of a rack. */
+  private static final Set<LoadPosition> FROM_A_RACK =
+      EnumSet.of(LoadPosition.HIGH, LoadPosition.LOW, LoadPosition.FRONT, LoadPosition.SAFETY_BAR);
+
+  /** How far a lifter steps back from the rack's uprights, to be drawn, m. */
+  private static final double AHEAD_OF_RACK_M = 0.65;
 
   /** What carries the load. */
   enum Kind {
@@ -277,6 +286,10 @@ public final class SquatFamily implements Family {
     builder.legWeights();
     bar.on(builder, body, hip, lean);
     builder.prop("floor", new Vec3(-0.7, 0, 0), new Vec3(0.7, 0, 0));
+    if (FROM_A_RACK.contains(bar)) {
+      double standing = body.ankleHeightM() + body.shankM() + body.thighM();
+      Steelwork.rack(builder, AHEAD_OF_RACK_M, standing + bar.along * body.trunkM());
+    }
     if (setup.get(WEDGE) > 0) {
       Standing.wedge(builder, body, foot, 0);
     }
