@@ -189,9 +189,8 @@ final class Silhouette {
     Vec3 ahead = trunk.turnedAboutZ(-Math.PI / 2);
     // beside the hip; who lies on the back has the floor behind and lays the hands on it
     double way = ahead.y() > ON_THE_BACK ? -1 : 1;
-    Vec3 hand =
-        held(props, shoulder)
-            .orElseGet(() -> middle.plus(way * HAND_AHEAD * body.statureM(), ahead));
+    Vec3 free = middle.plus(way * HAND_AHEAD * body.statureM(), ahead);
+    Vec3 hand = held(props, shoulder).orElse(free);
     arm(lines, shoulder, hand, trunk.times(-1).plus(-way, ahead)); // elbows point down and back
   }
 

@@ -286,14 +286,18 @@ public final class SquatFamily implements Family {
     builder.legWeights();
     bar.on(builder, body, hip, lean);
     builder.prop("floor", new Vec3(-0.7, 0, 0), new Vec3(0.7, 0, 0));
-    if (FROM_A_RACK.contains(bar)) {
-      double standing = body.ankleHeightM() + body.shankM() + body.thighM();
-      Steelwork.rack(builder, AHEAD_OF_RACK_M, standing + bar.along * body.trunkM());
-    }
+    rack(builder, body, bar);
     if (setup.get(WEDGE) > 0) {
       Standing.wedge(builder, body, foot, 0);
     }
     return builder.build(Standing.ALL_ROWS);
+  }
+
+  private static void rack(PostureBuilder builder, Body body, LoadPosition bar) {
+    if (FROM_A_RACK.contains(bar)) {
+      double standing = body.ankleHeightM() + body.shankM() + body.thighM();
+      Steelwork.rack(builder, AHEAD_OF_RACK_M, standing + bar.along * body.trunkM());
+    }
   }
 
   /** How far the shank leans at the bottom, rad. */
