@@ -42,7 +42,10 @@ function drawn(picture: Picture) {
   const heads = picture.rounds.filter((round) => round.role === 'head').map(ring)
   return {
     box: `${x.toFixed(2)} ${y.toFixed(2)} ${size.toFixed(2)} ${size.toFixed(2)}`,
-    machine: picture.machine.map((line) => path(line.points.map(sidePoint), line.closed)).join(''),
+    machine: picture.machine
+      .filter((line) => line.role !== 'stack') // it stands outside the frame, so its edge alone would show
+      .map((line) => path(line.points.map(sidePoint), line.closed))
+      .join(''),
     rounds: picture.rounds
       .filter((round) => round.role !== 'head')
       .map(ring)

@@ -80,4 +80,24 @@ class StageTest {
     assertThat(pressure.get(0).centre().y())
         .isCloseTo(0.25 + 0.25 * Bodies.MAN.footM() * Math.sin(Math.toRadians(30)), within(1e-6));
   }
+
+  /** A seat stands on its post, and its stack is a closed block; both on the floor. */
+  @Test
+  void aMachineStandsOnTheFloor() {
+    Posture posture = Bodies.posture(Bodies.MAN, "leg-extension", Map.of(), 1, 40);
+    Drawing drawing = Stage.side(Bodies.MAN, posture, 40);
+    double floor = line(drawing, "floor").points().get(0).y();
+    assertThat(line(drawing, "stack").closed()).isTrue();
+    assertThat(line(drawing, "stack").points())
+        .allSatisfy(point -> assertThat(point.y()).isGreaterThanOrEqualTo(floor - 1e-9));
+    assertThat(line(drawing, "post").points().get(1).y()).isCloseTo(floor, within(0.03));
+    assertThat(drawing.machine()).extracting(Drawing.Line::role).contains("post", "stack");
+  }
+
+  private static Drawing.Line line(Drawing drawing, String role) {
+    return drawing.lines().stream()
+        .filter(line -> line.role().equals(role))
+        .findFirst()
+        .orElseThrow();
+  }
 }

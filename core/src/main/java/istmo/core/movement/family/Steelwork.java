@@ -12,6 +12,7 @@ final class Steelwork {
   private static final double STACK_WIDE_M = 0.22;
   private static final double STACK_HIGH_M = 0.85;
   private static final double FOOT_M = 0.22;
+  private static final double FOOT_THICK_M = 0.04;
   private static final double COLUMN_M = 2.05;
   private static final double HOOK_M = 0.1;
 
@@ -19,7 +20,7 @@ final class Steelwork {
 
   /** The post under a seat or a bench, with its foot on the floor. */
   static void post(PostureBuilder builder, Vec3 under, double floorY) {
-    Vec3 foot = new Vec3(under.x(), floorY, under.z());
+    Vec3 foot = new Vec3(under.x(), floorY + FOOT_THICK_M / 2, under.z());
     builder
         .prop("post", under, foot)
         .prop("post", foot.plus(-FOOT_M, Vec3.FORWARD), foot.plus(FOOT_M, Vec3.FORWARD));
