@@ -5692,9 +5692,13 @@ export interface components {
                 [key: string]: number;
             };
         };
-        /** @description lowKg and highKg: between which the load is believed to lie; both 0 where nothing is known. */
+        /**
+         * @description lowKg and highKg: between which the load is believed to lie; both 0 where nothing is known;
+         *      bodyWeight: there is nothing to load.
+         */
         WorkingLoadView: {
             basis: string;
+            bodyWeight: boolean;
             /** Format: double */
             highKg: number;
             /** Format: double */

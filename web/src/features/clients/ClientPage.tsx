@@ -210,7 +210,11 @@ function NextLine({ item: item, unit }: { item: Item; unit: 'kg' | 'lb' }) {
         {prescriptionWords(item.prescription)}
       </td>
       <td className="py-1.5 pl-3 text-right text-sm sm:w-40">
-        {loads || <span className="text-ink-2">load by feel</span>}
+        {loads || (
+          <span className="text-ink-2">
+            {item.load?.bodyWeight ? 'body weight' : 'load by feel'}
+          </span>
+        )}
       </td>
     </tr>
   )

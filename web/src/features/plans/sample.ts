@@ -67,6 +67,7 @@ export const item = (
   cues: ['Slowly.'],
   stopSigns: ['Heels lift.'],
   load: {
+    bodyWeight: false,
     lowKg: 60,
     highKg: 60,
     basis: 'from 60 kg for 10, 2 in reserve, on 19 Nov 2026',

@@ -44,7 +44,7 @@ public record LoadEstimate(double lowKg, double highKg, String repetitions, Basi
 
   /**
    * The estimate, or empty where no lift says enough: nothing calibrated, or a stack whose loads do
-   * not compare.
+   * not compare; and where nothing is loaded.
    *
    * @param analysis of the candidate in this set-up on the calibrated body
    * @param bodyMassKg the client's
@@ -76,6 +76,9 @@ public record LoadEstimate(double lowKg, double highKg, String repetitions, Basi
         equipment
             .heaviestWeightKg(candidate.needs(), exercise.oneWeight())
             .orElse(Double.POSITIVE_INFINITY);
+    if (heaviest == 0) {
+      return Optional.empty();
+    }
     double cap =
         own == null
             ? Math.min(

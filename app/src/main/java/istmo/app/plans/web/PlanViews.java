@@ -60,13 +60,22 @@ final class PlanViews {
       List<Double> putOn,
       String note) {}
 
-  /** lowKg and highKg: between which the load is believed to lie; both 0 where nothing is known. */
+  /**
+   * lowKg and highKg: between which the load is believed to lie; both 0 where nothing is known;
+   * bodyWeight: there is nothing to load.
+   */
   record WorkingLoadView(
-      double lowKg, double highKg, String basis, List<WarmUpView> warmUps, List<SetLineView> sets) {
+      double lowKg,
+      double highKg,
+      boolean bodyWeight,
+      String basis,
+      List<WarmUpView> warmUps,
+      List<SetLineView> sets) {
     static WorkingLoadView of(WorkingLoad workingLoad) {
       return new WorkingLoadView(
           Rounded.of(workingLoad.lowKg()),
           Rounded.of(workingLoad.highKg()),
+          workingLoad.basis() instanceof WorkingLoad.Unknown unknown && unknown.bodyWeight(),
           Words.of(workingLoad.basis()),
           workingLoad.warmUps().stream()
               .map(warmUp -> new WarmUpView(warmUp.repetitions(), LoadingView.of(warmUp.load())))
