@@ -1,5 +1,5 @@
 import type { Drawing } from '../../api/client'
-import { path, sidePoint } from './scene'
+import { extent, path, sidePoint } from './scene'
 import type { Point } from '../smooth'
 
 /** How thick a bar of steel or a pad is, m; what has no thickness is a thin line. */
@@ -114,14 +114,7 @@ const PLATE_M = 0.05
 
 /** A stack: its plates lie on one another between two guide rods. */
 function Stack({ points }: { points: Point[] }) {
-  const [left, right] = [
-    Math.min(...points.map((point) => point.x)),
-    Math.max(...points.map((point) => point.x)),
-  ]
-  const [top, low] = [
-    Math.min(...points.map((point) => point.y)),
-    Math.max(...points.map((point) => point.y)),
-  ]
+  const { left, right, top, low } = extent(points)
   const gaps = Array.from(
     { length: Math.floor((low - top) / PLATE_M) - 1 },
     (_, k) => `M${left.toFixed(3)} ${(low - (k + 1) * PLATE_M).toFixed(3)}H${right.toFixed(3)}`,

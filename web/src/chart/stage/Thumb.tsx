@@ -2,7 +2,7 @@ import { useMemo } from 'react'
 import type { Schemas } from '../../api/client'
 import { usePictures } from '../../api/queries'
 import { smoothLoop } from '../smooth'
-import { path, sidePoint } from './scene'
+import { extent, path, sidePoint } from './scene'
 
 type Picture = Schemas['PictureView']
 
@@ -29,21 +29,14 @@ function drawn(picture: Picture) {
         { x: point.x + r, y: point.y + r },
       ]),
   ].map(sidePoint)
-  const [left, right] = [
-    Math.min(...points.map((point) => point.x)),
-    Math.max(...points.map((point) => point.x)),
-  ]
-  const [top, low] = [
-    Math.min(...points.map((point) => point.y)),
-    Math.max(...points.map((point) => point.y)),
-  ]
+  const { left, right, top, low } = extent(points)
   const size = Math.max(right - left, low - top) + 2 * AIR
   const [x, y] = [(left + right - size) / 2, (top + low - size) / 2]
   const heads = picture.rounds.filter((round) => round.role === 'head').map(ring)
   return {
     box: `${x.toFixed(2)} ${y.toFixed(2)} ${size.toFixed(2)} ${size.toFixed(2)}`,
     machine: picture.machine
-      .filter((line) => line.role !== 'stack') // it stands outside the frame, so its edge alone would show
+      .filter((line) => line.role !== 'stack') // outside the frame
       .map((line) => path(line.points.map(sidePoint), line.closed))
       .join(''),
     rounds: picture.rounds

@@ -87,6 +87,12 @@ export const SEEN: Record<Drawing['from'], string> = {
   ON_THE_LEFT_SIDE: 'Front view, lying on the left side',
 }
 
+/** How far points reach, of a drawing with y down. */
+export function extent(points: Point[]) {
+  const [x, y] = [points.map((point) => point.x), points.map((point) => point.y)]
+  return { left: Math.min(...x), right: Math.max(...x), top: Math.min(...y), low: Math.max(...y) }
+}
+
 export const sidePoint = (point: Point): Point => ({ x: point.x, y: -point.y })
 export const planPoint = (point: Point): Point => ({ x: point.y, y: -point.x })
 

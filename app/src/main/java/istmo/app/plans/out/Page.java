@@ -23,6 +23,10 @@ final class Page implements AutoCloseable {
   private static final String FONT = "/org/apache/pdfbox/resources/ttf/LiberationSans-Regular.ttf";
 
   private static final Set<String> DASHED = Set.of("rail", "cable");
+
+  /** What may run out of a figure's box, so that the figure stays large. */
+  private static final Set<String> RUNS_OUT = Set.of("post", "stack");
+
   private static final float LEADING = 1.2f;
   private static final Map<String, Float> WIDTHS = Map.of("plate", 1.6f, "pad", 2.4f);
 
@@ -112,6 +116,9 @@ final class Page implements AutoCloseable {
         Math.min(boxWidth / Math.max(0.1, b[2] - b[0]), boxHeight / Math.max(0.1, b[3] - b[1]));
     double left = x + (boxWidth - scale * (b[2] - b[0])) / 2 - scale * b[0];
     double bottom = height - y - boxHeight - scale * b[1];
+    out.saveGraphicsState();
+    out.addRect(x, height - y - boxHeight, boxWidth, boxHeight);
+    out.clip();
     out.setStrokingColor(0.1f, 0.1f, 0.1f);
     out.setNonStrokingColor(1f, 1f, 1f);
     for (Drawing.Line line : drawing.machine()) {
@@ -145,6 +152,7 @@ final class Page implements AutoCloseable {
       path(part, left, bottom, scale);
       out.fill();
     }
+    out.restoreGraphicsState();
   }
 
   private void path(Drawing.Line line, double left, double bottom, double scale)
@@ -177,8 +185,8 @@ final class Page implements AutoCloseable {
 
   private static double[] bounds(Drawing drawing) {
     double[] b = {Double.MAX_VALUE, Double.MAX_VALUE, -Double.MAX_VALUE, -Double.MAX_VALUE};
-    drawing
-        .machine()
+    drawing.machine().stream()
+        .filter(line -> !RUNS_OUT.contains(line.role()))
         .forEach(line -> line.points().forEach(point -> grow(b, point.x(), point.y(), 0)));
     drawing
         .body()
