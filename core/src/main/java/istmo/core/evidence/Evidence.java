@@ -1,7 +1,6 @@
 package istmo.core.evidence;
 
 import istmo.core.anatomy.Region;
-import istmo.core.anatomy.RegionGroup;
 import istmo.core.anatomy.RegionValues;
 import istmo.core.body.MeasurementKind;
 import istmo.core.body.Technique;
@@ -13,12 +12,10 @@ import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Random;
 import java.util.Set;
 import java.util.stream.IntStream;
 
@@ -33,20 +30,16 @@ import java.util.stream.IntStream;
 public final class Evidence {
   public static final int DRAWS = 256;
 
-  private static final int PAIRS = DRAWS / 2;
   private static final int REGIONS = Region.values().length;
-  private static final long SEED = 20261124;
   private static final int KEPT_SCHOOLS = 16;
   private static final int KEPT_POINTS = 300;
-  private static final int KEPT_NODES = 600;
 
   private static final Kept<School, Evidence> BY_SCHOOL = Kept.atMost(KEPT_SCHOOLS);
-
-  private static final Kept<String, double[][]> NODES = Kept.atMost(KEPT_NODES);
 
   private static final List<Unknown> UNKNOWNS = Unknown.all();
 
   private final Posterior posterior;
+  private final BodyError bodyError;
 
   /** [draw][unknown]. */
   private final double[][] theta;
@@ -67,9 +60,10 @@ public final class Evidence {
 
   private Evidence(School school) {
     this.posterior = Posterior.of(school);
+    this.bodyError = new BodyError(posterior);
     this.theta = new double[DRAWS][UNKNOWNS.size()];
     for (int u = 0; u < UNKNOWNS.size(); u++) {
-      double[] z = normals("unknown " + UNKNOWNS.get(u).id());
+      double[] z = RandomNodes.normals("unknown " + UNKNOWNS.get(u).id());
       for (int d = 0; d < DRAWS; d++) {
         theta[d][u] = z[d];
       }
@@ -122,7 +116,7 @@ public final class Evidence {
 
   /** What is to be said of one point. */
   public At at(Point point) {
-    return known.get(name(point), key -> calculate(point));
+    return known.get(point.name(), key -> calculate(point));
   }
 
   /**
@@ -130,6 +124,8 @@ public final class Evidence {
    * lie from what the mechanics says.
    */
   public final class At {
+    private final Point point;
+
     /** [region][draw]; without what is of the body. */
     private final double[][] byDraw;
 
@@ -151,12 +147,20 @@ public final class Evidence {
     /** [region]: the share of what the studies add that holds here; 1 on the reference body. */
     private final double[] share;
 
+    /**
+     * What practice rows, by id, add by region, of what this body changes; nothing on the
+     * reference.
+     */
+    private final Map<String, double[]> ofBody;
+
     private At(
+        Point point,
         double[][] byDraw,
         double[][] body,
         double[][] technique,
         double[][] covariance,
         double[] reference) {
+      this.point = point;
       this.byDraw = byDraw;
       this.mean =
           Arrays.stream(byDraw)
@@ -168,9 +172,11 @@ public final class Evidence {
       this.reference = reference;
       this.share = new double[REGIONS];
       Arrays.fill(share, 1);
+      this.ofBody = Map.of();
     }
 
-    private At(At all, double[] share) {
+    private At(At all, double[] share, Map<String, double[]> ofBody) {
+      this.point = all.point;
       this.byDraw = all.byDraw;
       this.mean = all.mean;
       this.body = all.body;
@@ -178,37 +184,52 @@ public final class Evidence {
       this.covariance = all.covariance;
       this.reference = all.reference;
       this.share = share;
+      this.ofBody = ofBody;
     }
 
     /**
      * The same for a body on which mechanics gives these stimuli. A study corrects the model where
      * its people stood; the further this body's own mechanics is from theirs, as where stiff ankles
-     * make a squat half a good morning, the less of the correction is this body's.
+     * make a squat half a good morning, the less of the correction is this body's. What coaches
+     * agree on of all their clients then corrects what the body changes ({@link BodyError}).
+     *
+     * @param heavyEnough whether the difference is the body's; where there is nothing heavier to
+     *     lift it is the gym's, of which no coach was asked
      */
-    public At on(RegionValues mechanics) {
+    public At on(RegionValues mechanics, boolean heavyEnough) {
       double[] here = new double[REGIONS];
+      double[] difference = new double[REGIONS];
       for (int r = 0; r < REGIONS; r++) {
         double apart =
             Math.log(
-                    (mechanics.get(Region.values()[r]) + Stimulus.FLOOR)
-                        / (reference[r] + Stimulus.FLOOR))
-                / CARRIES_OVER;
-        here[r] = Math.exp(-apart * apart / 2);
+                (mechanics.get(Region.values()[r]) + Stimulus.FLOOR)
+                    / (reference[r] + Stimulus.FLOOR));
+        here[r] = Math.exp(-apart * apart / (2 * CARRIES_OVER * CARRIES_OVER));
+        difference[r] = apart - (1 - here[r]) * mean[r];
       }
-      return new At(this, here);
+      return new At(this, here, heavyEnough ? bodyError.of(point, difference) : Map.of());
     }
 
-    /** What the studies add. */
+    /** What the studies and coaches' agreement add. */
     public double shift(int region) {
-      return share[region] * mean[region];
+      return share[region] * mean[region] + ofBody(region);
+    }
+
+    private double ofBody(int region) {
+      return ofBody.values().stream().mapToDouble(shift -> shift[region]).sum();
     }
 
     /** What each finding adds, greatest first. */
     public List<Posterior.Influence> influences(int region) {
       return posterior.influences(covariance[region]).stream()
           .map(
-              influence ->
-                  new Posterior.Influence(influence.finding(), share[region] * influence.shift()))
+              influence -> {
+                double[] more = ofBody.get(influence.finding().id());
+                return new Posterior.Influence(
+                    influence.finding(),
+                    share[region] * influence.shift() + (more == null ? 0 : more[region]));
+              })
+          .sorted(Posterior.Influence.GREATEST_FIRST)
           .toList();
     }
 
@@ -221,7 +242,7 @@ public final class Evidence {
      */
     public double[] draws(
         int region, Set<MeasurementKind> measured, Map<String, Technique.Seen> seen) {
-      double less = (1 - share[region]) * mean[region];
+      double less = mean[region] - shift(region);
       double[] result = Arrays.stream(byDraw[region]).map(draw -> draw - less).toArray();
       for (int b = 0; b < BODY.length; b++) {
         Unknown unknown = UNKNOWNS.get(BODY[b]);
@@ -243,11 +264,6 @@ public final class Evidence {
     }
   }
 
-  /** A point's key may be a coach's own, which says nothing of the set-up. */
-  private static String name(Point point) {
-    return point.key() + " " + point.setup().values();
-  }
-
   private At calculate(Point point) {
     double[][] field = prior(point);
     double[][] change = posterior.change(point);
@@ -265,7 +281,7 @@ public final class Evidence {
       body[r] = some(change[r], BODY);
       technique[r] = some(change[r], TECHNIQUE);
     }
-    return new At(field, body, technique, covariance, posterior.stimulus(point));
+    return new At(point, field, body, technique, covariance, posterior.stimulus(point));
   }
 
   /**
@@ -297,13 +313,16 @@ public final class Evidence {
    */
   private double[][] own(Point point) {
     double[][] sum = new double[REGIONS][DRAWS];
-    add(sum, Math.sqrt(Point.KIND_SHARE), node("kind " + point.kind()));
-    add(sum, Math.sqrt(Point.FAMILY_SHARE), node("family " + point.exercise().family().id()));
-    add(sum, Math.sqrt(Point.EXERCISE_SHARE), node("exercise " + point.exercise().id()));
+    add(sum, Math.sqrt(Point.KIND_SHARE), RandomNodes.of("kind " + point.kind()));
+    add(
+        sum,
+        Math.sqrt(Point.FAMILY_SHARE),
+        RandomNodes.of("family " + point.exercise().family().id()));
+    add(sum, Math.sqrt(Point.EXERCISE_SHARE), RandomNodes.of("exercise " + point.exercise().id()));
     SetupErrors known = Required.entry(standing, point.exercise().id());
     int at =
         IntStream.range(0, known.points().size())
-            .filter(i -> name(known.points().get(i)).equals(name(point)))
+            .filter(i -> known.points().get(i).name().equals(point.name()))
             .findFirst()
             .orElse(-1);
     double[] root = at >= 0 ? known.root().getRow(at) : known.rootOf(point);
@@ -312,14 +331,14 @@ public final class Evidence {
         add(
             sum,
             Math.sqrt(Point.SETUP_SHARE) * root[i],
-            node("set-up " + known.points().get(i).key()));
+            RandomNodes.of("set-up " + known.points().get(i).key()));
       }
     }
     if (at < 0) {
       add(
           sum,
           Math.sqrt(Point.SETUP_SHARE) * root[known.points().size()],
-          node("set-up " + name(point)));
+          RandomNodes.of("set-up " + point.name()));
     }
     return sum;
   }
@@ -330,7 +349,7 @@ public final class Evidence {
     posterior.points().forEach(point -> prior.put(point.key(), prior(point)));
     double[][] noise = new double[n][];
     for (int k = 0; k < n; k++) {
-      noise[k] = normals("finding " + posterior.finding(k).id());
+      noise[k] = RandomNodes.normals("finding " + posterior.finding(k).id());
     }
     double[][] result = new double[n][DRAWS];
     Map<String, double[]> field = new HashMap<>();
@@ -351,42 +370,6 @@ public final class Evidence {
       }
     }
     return result;
-  }
-
-  /**
-   * Standard normal draws of a node for each region, [region][draw], correlated within groups; the
-   * same for every school.
-   */
-  private static double[][] node(String name) {
-    return NODES.get(name, Evidence::drawn);
-  }
-
-  private static double[][] drawn(String name) {
-    double[][] result = new double[REGIONS][];
-    Map<RegionGroup, double[]> groups = new EnumMap<>(RegionGroup.class);
-    for (int r = 0; r < REGIONS; r++) {
-      RegionGroup group = Region.values()[r].group();
-      double[] common = groups.computeIfAbsent(group, text -> normals(name + " " + text));
-      double[] apart = normals(name + " " + Region.values()[r].id());
-      double[] z = new double[DRAWS];
-      for (int d = 0; d < DRAWS; d++) {
-        z[d] =
-            Math.sqrt(Field.REGION_SHARE) * common[d]
-                + Math.sqrt(1 - Field.REGION_SHARE) * apart[d];
-      }
-      result[r] = z;
-    }
-    return result;
-  }
-
-  private static double[] normals(String name) {
-    Random random = new Random(SEED ^ (0x9E3779B97F4A7C15L * name.hashCode()));
-    double[] z = new double[DRAWS];
-    for (int d = 0; d < PAIRS; d++) {
-      z[d] = random.nextGaussian();
-      z[d + PAIRS] = -z[d];
-    }
-    return z;
   }
 
   private static void add(double[][] sum, double factor, double[][] node) {

@@ -38,7 +38,11 @@ final class Field {
   record Node(Point point, double[][] change, int[][] telling, double ownError) {}
 
   /** One component of an observation. */
-  record Part(Node node, int region, double weight) {}
+  record Part(Node node, int region, double weight) {
+    Point point() {
+      return node.point();
+    }
+  }
 
   @SuppressWarnings("ReferenceEquality") // there is one node for a point
   static double covariance(List<Part> parts, List<Part> otherParts) {

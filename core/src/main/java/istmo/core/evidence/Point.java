@@ -94,6 +94,11 @@ public record Point(String key, Exercise exercise, Setup setup, Optional<SetupPa
     return KINDS.getOrDefault(exercise.family().id(), exercise.family().id());
   }
 
+  /** Names it wholly: a key may be a coach's own, which says nothing of the set-up. */
+  String name() {
+    return key + " " + setup.values();
+  }
+
   /**
    * Squared distance between two set-ups of one exercise, in units of {@value #STEPS} natural
    * steps; a choice that differs counts 1.

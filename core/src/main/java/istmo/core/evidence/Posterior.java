@@ -268,7 +268,11 @@ public final class Posterior {
    * What a finding does to x at a point and region: a positive shift says that it sees more there
    * than mechanics does.
    */
-  public record Influence(Finding finding, double shift) {}
+  public record Influence(Finding finding, double shift) {
+    static final Comparator<Influence> GREATEST_FIRST =
+        Comparator.comparingDouble((Influence influence) -> -Math.abs(influence.shift()))
+            .thenComparing(influence -> influence.finding().id());
+  }
 
   /**
    * Each finding's part of the shift of something whose covariances with the findings are given,
@@ -279,10 +283,22 @@ public final class Posterior {
     for (int k = 0; k < n; k++) {
       influences.add(new Influence(rows.get(k).finding(), covariance[k] * propagation.alpha(k)));
     }
-    influences.sort(
-        Comparator.comparingDouble((Influence influence) -> -Math.abs(influence.shift()))
-            .thenComparing(influence -> influence.finding().id()));
+    influences.sort(Influence.GREATEST_FIRST);
     return influences;
+  }
+
+  /** A practice row, what this posterior has of its difference, and its noise. */
+  record Agreed(Finding finding, List<Field.Part> parts, Estimate here, double noise) {}
+
+  /** What coaches agree on, as far as the school asks them. */
+  List<Agreed> agreed() {
+    return IntStream.range(0, n)
+        .filter(k -> finding(k).how() == Finding.How.PRACTICE)
+        .mapToObj(
+            k ->
+                new Agreed(
+                    finding(k), rows.get(k).parts(), propagation.estimate(k), rows.get(k).noise()))
+        .toList();
   }
 
   int rows() {

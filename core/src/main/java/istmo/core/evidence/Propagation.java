@@ -119,19 +119,26 @@ final class Propagation {
     inverse = solver.getInverse();
     double[][] inv = inverse.getData();
     for (int k = 0; k < n; k++) {
+      double[] c = covariance[k];
       double m = 0;
-      double v = covariance[k][k];
+      double v = c[k];
       for (int i = 0; i < n; i++) {
-        m += covariance[k][i] * alpha[i];
+        m += c[i] * alpha[i];
+        double[] row = inv[i];
         double s = 0;
         for (int j = 0; j < n; j++) {
-          s += inv[i][j] * covariance[j][k];
+          s += row[j] * c[j];
         }
-        v -= covariance[k][i] * s;
+        v -= c[i] * s;
       }
       mean[k] = observations.get(k).prior() + m;
       variance[k] = Math.max(1e-12, v);
     }
+  }
+
+  /** What observation k is about, given all of them. */
+  Posterior.Estimate estimate(int k) {
+    return new Posterior.Estimate(mean[k], Math.sqrt(variance[k]));
   }
 
   double siteVariance(int k) {

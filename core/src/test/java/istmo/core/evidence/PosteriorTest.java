@@ -208,8 +208,8 @@ class PosteriorTest {
     Point point = Point.parse("back-squat/high-bar");
     Evidence.At squat = Evidence.of(STRETCH).at(point);
     double there = Posterior.of(STRETCH).stimulus(point)[region];
-    Evidence.At like = squat.on(RegionValues.of(any -> there));
-    Evidence.At unlike = squat.on(RegionValues.of(any -> there + 1.5));
+    Evidence.At like = squat.on(RegionValues.of(any -> there), false);
+    Evidence.At unlike = squat.on(RegionValues.of(any -> there + 1.5), false);
     assertThat(Math.abs(squat.shift(region))).isGreaterThan(0.1);
     assertThat(like.shift(region)).isCloseTo(squat.shift(region), within(1e-12));
     assertThat(unlike.shift(region) / squat.shift(region)).isBetween(0.1, 0.6);

@@ -31,8 +31,8 @@ final class ThrustParameters {
           0,
           5,
           SetupParameter.Kind.SETUP,
-          "from the vertical, knee beyond the ankle towards the head is more; 0 is upright (common"
-              + " practice)");
+          "from the vertical; the further out the feet stand, the more, and the less the knees"
+              + " bend; 0 is upright (common practice)");
   static final SetupParameter DROP =
       SetupParameter.of(
           "drop",

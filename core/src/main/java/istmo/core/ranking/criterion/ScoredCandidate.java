@@ -37,7 +37,10 @@ public record ScoredCandidate(
   /** A candidate with what studies, mechanics and this client's record say of it. */
   public static ScoredCandidate of(
       Evaluation.Computed computed, Evidence evidence, Experience experience) {
-    Evidence.At at = evidence.at(Point.of(computed.candidate())).on(computed.stimulus());
+    Evidence.At at =
+        evidence
+            .at(Point.of(computed.candidate()))
+            .on(computed.stimulus(), UsualSet.heavyEnough(computed.reach()));
     double[] said = said(computed.candidate().id(), computed.stimulus(), experience);
     RegionValues stimulus =
         RegionValues.of(

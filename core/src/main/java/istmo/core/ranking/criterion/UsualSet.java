@@ -52,6 +52,11 @@ public record UsualSet(Reach reach, AnalysisResult result) {
   /** With a weight that is too light a set goes on to so many repetitions (common practice). */
   static final int MOST_WITH_LITTLE = 20;
 
+  /** Whether a set-up can be loaded with what its repetitions ask for. */
+  public static boolean heavyEnough(Reach reach) {
+    return reach.changes().stream().noneMatch(NothingHeavier.class::isInstance);
+  }
+
   /** The heaviest weight of a place for a candidate, kg; without a bound where it is loaded. */
   public static double heaviestKg(Candidate candidate, GymEquipment equipment) {
     return equipment

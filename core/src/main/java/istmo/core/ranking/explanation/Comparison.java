@@ -18,6 +18,7 @@ import istmo.core.ranking.criterion.Evaluation;
 import istmo.core.ranking.criterion.Limiters;
 import istmo.core.ranking.criterion.Practical;
 import istmo.core.ranking.criterion.ScoredCandidate;
+import istmo.core.ranking.criterion.UsualSet;
 import istmo.core.ranking.setup.BottomAngle;
 import istmo.core.ranking.setup.Difference;
 import istmo.core.ranking.setup.DifferenceFact.Named;
@@ -88,7 +89,13 @@ public record Comparison(
     }
     Evidence evidence = Evidence.of(brief.school());
     List<Evidence.At> at =
-        sides.stream().map(side -> evidence.at(side.point()).on(side.stimulus())).toList();
+        sides.stream()
+            .map(
+                side ->
+                    evidence
+                        .at(side.point())
+                        .on(side.stimulus(), UsualSet.heavyEnough(side.reach())))
+            .toList();
     List<Points> regions = new ArrayList<>();
     List<double[]> said =
         sides.stream()

@@ -297,18 +297,14 @@ public final class Orders {
     if (brief.aim().isEmpty()) {
       throw new InvalidInput("aim", "paint at least one region that should grow");
     }
-    Map<CandidateId, ScoredCandidate> open = new LinkedHashMap<>();
+    List<Evaluation.Computed> admitted = new ArrayList<>();
     for (Evaluation evaluation : evaluations.values()) {
-      Candidate candidate = evaluation.candidate();
-      Optional<Order.Excluded> out = Exclusions.of(brief, candidate, evaluation);
-      if (out.isPresent()) {
-        excluded.add(out.get());
-      } else {
-        open.put(
-            candidate.id(),
-            ScoredCandidate.of((Evaluation.Computed) evaluation, evidence, brief.experience()));
-      }
+      Exclusions.of(brief, evaluation.candidate(), evaluation)
+          .ifPresentOrElse(excluded::add, () -> admitted.add((Evaluation.Computed) evaluation));
     }
+    Map<CandidateId, ScoredCandidate> open = new LinkedHashMap<>();
+    Workers.map(admitted, computed -> ScoredCandidate.of(computed, evidence, brief.experience()))
+        .forEach(scored -> open.put(scored.evaluation().candidate().id(), scored));
     if (brief.weights().preset() == Weights.Preset.ONE_STATION) {
       Set<Equipment> station = Occasion.station(brief, open.values());
       notes.add(new OrderFact.OneStation(Equipment.names(station)));
