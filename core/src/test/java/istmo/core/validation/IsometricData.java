@@ -168,6 +168,13 @@ final class IsometricData {
         105,
         0.2);
     add(
+        "abduction over adduction, hips and knees at 60 (O'Brien et al. 2019, at the knees)",
+        musculature ->
+            moment(musculature, Coordinate.HIP_ABDUCTION, 1, 60, 60, 0, 0)
+                / moment(musculature, Coordinate.HIP_ABDUCTION, -1, 60, 60, 0, 0),
+        0.9,
+        0.2);
+    add(
         "adduction at 0, N m (Cahalan et al. 1989)",
         musculature -> moment(musculature, Coordinate.HIP_ABDUCTION, -1, 0, 0, 0, 0),
         125,

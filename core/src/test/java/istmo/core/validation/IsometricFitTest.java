@@ -55,6 +55,10 @@ class IsometricFitTest {
     STANDING_EXTENSION_ARM,
     STANDING_ABDUCTION_ARM,
     /**
+     * Added to abduction arms of the bent hip, m: nothing up to 30° of flexion, all from 90° on.
+     */
+    BENT_ABDUCTION_ARM,
+    /**
      * Logarithm of a factor on knee flexion arms near the straight knee, fading to none at 90° of
      * flexion.
      */
@@ -108,6 +112,18 @@ class IsometricFitTest {
     free("gluteus maximus arm", Kind.STANDING_EXTENSION_ARM, 0.112, 0.1, "GMAXU", "GMAXM", "GMAXL");
     free("knee flexor arm", Kind.STRAIGHT_KNEE_ARM, 0.072, 0.05, "BFL", "BFS", "ST", "SM");
     free("abductor arm", Kind.STANDING_ABDUCTION_ARM, 0.153, 0.1, "GMEDA", "GMEDP", "GMIN");
+    // straight lines from pelvis to thigh run through the bone there; what wraps over it is
+    // further away, by one does not know how much
+    free(
+        "abductor arm, bent hip",
+        Kind.BENT_ABDUCTION_ARM,
+        0.009,
+        0.01,
+        "GMEDA",
+        "GMEDP",
+        "GMIN",
+        "PIR",
+        "DER");
   }
 
   @Test
@@ -277,7 +293,9 @@ class IsometricFitTest {
             : muscle.hipFlexion(),
         kind == Kind.STANDING_ABDUCTION_ARM
             ? muscle.hipAbduction().map(curve -> faded(curve, HIP_KNOTS, factor))
-            : muscle.hipAbduction(),
+            : kind == Kind.BENT_ABDUCTION_ARM
+                ? muscle.hipAbduction().map(curve -> risen(curve, by))
+                : muscle.hipAbduction(),
         muscle.hipRotation(),
         kind == Kind.STRAIGHT_KNEE_ARM
             ? muscle.kneeFlexion().map(curve -> faded(curve, KNEE_KNOTS, factor))
@@ -295,6 +313,16 @@ class IsometricFitTest {
                 d ->
                     curve.value(Math.toRadians(d))
                         * Math.pow(factor, Math.max(0, Math.min(1, (90 - d) / 60))))
+            .toArray();
+    return MonotoneCurve.through(x, y);
+  }
+
+  /** Nothing is added up to 30°, all from 90° on. */
+  private static MonotoneCurve risen(MonotoneCurve curve, double by) {
+    double[] x = Arrays.stream(HIP_KNOTS).map(Math::toRadians).toArray();
+    double[] y =
+        Arrays.stream(HIP_KNOTS)
+            .map(d -> curve.value(Math.toRadians(d)) + by * Math.max(0, Math.min(1, (d - 30) / 60)))
             .toArray();
     return MonotoneCurve.through(x, y);
   }

@@ -61,7 +61,7 @@ public final class HipMachineFamily implements Family {
       Parameters.stackLever("moment about each pad's axis for each newton of half the stack");
 
   /** Generic levers, so that a stack says about what such stacks say (common practice). */
-  private static final double APART_LEVER_M = 0.13;
+  private static final double APART_LEVER_M = 0.18;
 
   private static final double TOGETHER_LEVER_M = 0.25;
 
