@@ -24,6 +24,9 @@ import java.util.TreeMap;
  */
 public record GymEquipment(
     Set<Equipment> items, Map<Equipment, Map<String, Double>> measured, Plates plates) {
+  /** Detail of weights in the hand or at the ankle: the heaviest there is. */
+  public static final String HEAVIEST = "most";
+
   /** Throws {@link InvalidInput} with fields "measured.ITEM.DETAIL". */
   public GymEquipment {
     Set<Equipment> sorted = EnumSet.noneOf(Equipment.class);
@@ -135,11 +138,11 @@ public record GymEquipment(
     double share = one ? 0.5 : 1;
     for (Equipment pair : List.of(Equipment.DUMBBELLS, Equipment.ANKLE_WEIGHTS)) {
       if (needs.contains(pair)) {
-        return OptionalDouble.of(share * value(pair, "most"));
+        return OptionalDouble.of(share * value(pair, HEAVIEST));
       }
     }
     return needs.contains(Equipment.KETTLEBELL)
-        ? OptionalDouble.of(value(Equipment.KETTLEBELL, "most"))
+        ? OptionalDouble.of(value(Equipment.KETTLEBELL, HEAVIEST))
         : OptionalDouble.empty();
   }
 

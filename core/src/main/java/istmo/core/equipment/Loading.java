@@ -87,7 +87,7 @@ public record Loading(
           own ? PlateKind.OWN : PlateKind.USUAL);
     }
     double step = equipment.smallestStepKg(needs);
-    double most = equipment.measured(carrier, "most").orElse(Double.MAX_VALUE);
+    double most = equipment.measured(carrier, GymEquipment.HEAVIEST).orElse(Double.MAX_VALUE);
     List<Loading> all = new ArrayList<>();
     for (int k = 0; k == 0 || ((k - 1) * step <= targetKg && k * step <= most && step > 0); k++) {
       all.add(new Loading(k * step, k == 0 ? Kind.BODY : Kind.STEPS, 0, List.of(), PlateKind.NONE));

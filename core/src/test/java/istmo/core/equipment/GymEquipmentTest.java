@@ -210,8 +210,11 @@ class GymEquipmentTest {
             entry(order(EVERYTHING.with(Equipment.LEG_PRESS, "railAngle", 40)), "leg-press/high")
                 .why())
         .contains(new Reason.MachineKnown(1, 6));
-    assertThat(Said.all(entry(order(EVERYTHING), "back-squat/high-bar").why()))
-        .noneMatch(word -> word.contains("machine"));
+    for (String free : List.of("back-squat/high-bar", "one-leg-hinge/free", "lunge/walking")) {
+      assertThat(Said.all(entry(order(EVERYTHING), free).why()))
+          .as(free)
+          .noneMatch(word -> word.contains("machine"));
+    }
   }
 
   @Test

@@ -8,6 +8,7 @@ import istmo.core.catalogue.CandidateId;
 import istmo.core.catalogue.Exercise;
 import istmo.core.equipment.Detail;
 import istmo.core.equipment.Equipment;
+import istmo.core.equipment.GymEquipment;
 import istmo.core.evidence.Finding;
 import istmo.core.evidence.Posterior;
 import istmo.core.mechanics.AnalysisPoint;
@@ -253,13 +254,16 @@ public final class Explanation {
         : new Reason.WouldPass(raise.label(), raise.factor(), over);
   }
 
-  /** How much of the machine is known here; empty for what no order hangs on. */
+  /**
+   * How much of the machine is known here; empty for what no order hangs on, and for weights in the
+   * hand, which are no machine.
+   */
   private static Optional<Reason> machine(Brief brief, Candidate candidate) {
     long matters = 0;
     long known = 0;
     for (Equipment item : candidate.needs()) {
       for (Detail detail : item.details()) {
-        if (detail.between().isPresent()) {
+        if (detail.between().isPresent() && !detail.id().equals(GymEquipment.HEAVIEST)) {
           matters++;
           known += brief.equipment().measured(item, detail.id()).isPresent() ? 1 : 0;
         }
