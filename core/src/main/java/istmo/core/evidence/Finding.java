@@ -2,8 +2,11 @@ package istmo.core.evidence;
 
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionGroup;
+import java.util.ArrayList;
 import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
@@ -48,6 +51,16 @@ public record Finding(
 
   /** Prefix of the reason of findings that are kept to test the posterior. */
   private static final String HELD_OUT = "held out";
+
+  /** Parts of groups that coaches have a word for. */
+  private static final Map<String, List<Region>> TOGETHER = new LinkedHashMap<>();
+
+  static {
+    TOGETHER.put("gluteus maximus", List.of(Region.GMAXU, Region.GMAXM, Region.GMAXL));
+    TOGETHER.put("side glute", List.of(Region.GMEDA, Region.GMEDP));
+    TOGETHER.put("vasti", List.of(Region.VL, Region.VM, Region.VI));
+    TOGETHER.put("hamstrings that cross the hip", List.of(Region.BFL, Region.ST, Region.SM));
+  }
 
   /**
    * How it was measured, and how much that counts beside growth seen by MRI (judgement;
@@ -184,18 +197,24 @@ public record Finding(
     if (regions.isEmpty()) {
       return "lower back";
     }
-    if (regions.size() == 1) {
-      return regions.get(0).coachName();
+    List<Region> left = new ArrayList<>(regions);
+    List<String> words = new ArrayList<>();
+    for (RegionGroup group : RegionGroup.values()) {
+      take(group.regions(), group.word(), left, words);
     }
-    RegionGroup group = regions.get(0).group();
-    if (regions.equals(group.regions())) {
-      return group.word();
+    TOGETHER.forEach((word, together) -> take(together, word, left, words));
+    left.forEach(region -> words.add(region.coachName()));
+    int last = words.size() - 1;
+    return last == 0
+        ? words.get(0)
+        : String.join(", ", words.subList(0, last)) + " and " + words.get(last);
+  }
+
+  private static void take(List<Region> some, String word, List<Region> left, List<String> words) {
+    if (some.size() > 1 && left.containsAll(some)) {
+      left.removeAll(some);
+      words.add(word);
     }
-    return regions.stream().allMatch(region -> region.id().startsWith("GMAX"))
-        ? "gluteus maximus"
-        : regions.stream().allMatch(region -> region.id().startsWith("GMED"))
-            ? "side glute"
-            : "vasti";
   }
 
   /** Authors and year without the journal. */
