@@ -154,6 +154,18 @@ class TapelessStartTest {
             within(0.12));
   }
 
+  /** The stride that the cue teaches (common practice) is one that the rear hip can open to. */
+  @ParameterizedTest
+  @ValueSource(doubles = {0.38, 0.43, 0.48})
+  void theReachedStrideCanBeStoodIn(double bench) {
+    double stride =
+        TapelessStart.strideM(MAN, bench)
+            + istmo.core.anatomy.Segments.ANKLE_FROM_HEEL * MAN.footM();
+    Map<String, Double> values =
+        Map.of("rear", 1.0, "rearShare", 0.16, "rearHeight", bench, "stride", stride, "lean", 28.0);
+    assertThat(Bodies.analysis(MAN, "split", values).limitKg()).isGreaterThan(10);
+  }
+
   @Test
   void eachExerciseOffersWhatSuitsItAndBadAnswersAreNamed() {
     assertThat(TapelessStart.of(candidate("back-squat/high-bar")))

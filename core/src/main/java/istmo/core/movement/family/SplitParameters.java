@@ -69,7 +69,7 @@ final class SplitParameters {
               0.3,
               0.05,
               SetupParameter.Kind.TECHNIQUE,
-              "share of all weight at the bottom; 0.1 to 0.2 with the rear foot raised")
+              "share of all weight at the bottom; about 0.16 with the rear foot raised")
           .notSearched();
   static final SetupParameter KNEE_DEPTH =
       SetupParameter.of(

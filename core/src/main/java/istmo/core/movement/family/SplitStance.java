@@ -69,6 +69,9 @@ record SplitStance(
   /** Lean of the trunk at the top, rad. */
   private static final double UPRIGHT = Math.toRadians(2);
 
+  /** Lean at the top with the rear foot on a bench, rad, at most. */
+  private static final double ON_BENCH = Math.toRadians(15);
+
   /** Where the lower foot pushes off, behind the ankle of the upper one, m. */
   private static final double BEHIND_BOX = 0.28;
 
@@ -101,7 +104,6 @@ record SplitStance(
     double middle = (0.5 - share) * apart;
     double hipZ =
         middle + body.hipHalfDistanceM() * (1 - Standing.alone(share) * trunkShift(kind, setup));
-    double leaning = step ? Math.min(1, phase / LEANT_BY) : phase;
     return new SplitStance(
         kind,
         body,
@@ -117,7 +119,20 @@ record SplitStance(
         LegGeometry.Foot.onFloor(
             body, 2 * footZ, 0, kind == SplitFamily.Kind.TRACK ? 0 : setup.rad(WEDGE), floor),
         otherAt(kind, body, setup, footZ - width),
-        UPRIGHT + leaning * (setup.rad(LEAN) - UPRIGHT));
+        leanAt(kind, setup, rear, phase));
+  }
+
+  /**
+   * Lean of the trunk, rad. With the rear foot on a bench it begins with some lean already (common
+   * practice): upright, the rear hip would have to open further than it goes wherever the stride is
+   * as long as it is taught.
+   */
+  private static double leanAt(
+      SplitFamily.Kind kind, Setup setup, OtherLeg.Foot rear, double phase) {
+    double bottom = setup.rad(LEAN);
+    double top = rear == OtherLeg.Foot.INSTEP ? Math.min(bottom, ON_BENCH) : UPRIGHT;
+    double share = kind == SplitFamily.Kind.STEP ? Math.min(1, phase / LEANT_BY) : phase;
+    return top + share * (bottom - top);
   }
 
   private static double trunkShift(SplitFamily.Kind kind, Setup setup) {
@@ -237,7 +252,7 @@ record SplitStance(
     double atTop = rearShare(setup, rear, 0);
     double hipX =
         kind == SplitFamily.Kind.TRACK
-            ? hipUnderBar(UPRIGHT)
+            ? hipUnderBar(leanAt(kind, setup, rear, 0))
             : (1 - atTop) * frontX() + atTop * rearAt.x();
     return Math.max(TOP, OtherLeg.topBend(body, rear, ankle(), rearAt, hipZ, hipX));
   }
@@ -267,7 +282,8 @@ record SplitStance(
 
   /**
    * On its ball the rear foot carries nearly half at the top, where the hips stand between the
-   * feet, and the share set at the bottom; on a bench the share set.
+   * feet, and the share set at the bottom; on a bench the share set (16 % of the force of both feet
+   * over the repetition, Helme et al. 2022, from memory).
    */
   private static double rearShare(Setup setup, OtherLeg.Foot rear, double phase) {
     double bottom = setup.get(REAR_SHARE);
