@@ -3620,7 +3620,9 @@ export interface components {
             setUp: string[];
             title: string;
         };
+        /** @description betweenThem: both of its conditions are among the members; otherwise one is, or neither. */
         InfluenceView: {
+            betweenThem: boolean;
             citation: string;
             conditions: string;
             findingId: string;

@@ -13,6 +13,7 @@ import { orderInput, useBrief } from '../brief/brief'
 import { useBeginning } from '../brief/useBeginning'
 import { Pictures } from './Pictures'
 import { PointTable } from './PointTable'
+import { Told } from './Told'
 import { useAddress } from '../../ui/useAddress'
 
 const MOST = 4
@@ -174,8 +175,6 @@ function Points({
   onAt: (k: number) => void
 }) {
   const { members } = comparison
-  const [pair, setPair] = useState<[number, number]>([0, 1])
-  const shownPair = pair.every((k) => k < members.length) ? pair : ([0, 1] as [number, number])
   const aimed =
     aim.length > 0
       ? aim
@@ -189,7 +188,8 @@ function Points({
           .map((region) => region.regionId)
   return (
     <div className="grid gap-3">
-      <section aria-label="What differs" className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_26rem]">
+      <Pictures members={members} at={at} onAt={onAt} />
+      <section aria-label="What differs" className="grid gap-4 lg:grid-cols-2">
         <div>
           <h2 className="border-b border-ink text-lg">What truly differs</h2>
           <ul className="mt-1 space-y-1 text-sm leading-snug" data-testid="differences">
@@ -197,31 +197,8 @@ function Points({
               <li key={words}>{words}</li>
             ))}
           </ul>
-          <h3 className="mt-2 text-base">Studies and common practice</h3>
-          {comparison.studies.length === 0 ? (
-            <p className="text-sm text-ink-2">
-              Mechanics only: no study found that tells these apart.
-            </p>
-          ) : (
-            <ul className="text-sm">
-              {comparison.studies.map((study) => (
-                <li key={study.findingId}>
-                  <b className="font-medium">{study.citation}</b>: {study.conditions},{' '}
-                  {study.region}: {study.found}.
-                </li>
-              ))}
-            </ul>
-          )}
         </div>
-        <Pictures
-          first={members[shownPair[0]]!}
-          second={members[shownPair[1]]!}
-          at={at}
-          onAt={onAt}
-          pair={shownPair}
-          members={members}
-          onPair={setPair}
-        />
+        <Told comparison={comparison} />
       </section>
       <PointTable comparison={comparison} regions={regions} aimed={aimed} at={at} />
     </div>

@@ -3,8 +3,8 @@ import type { Region, Schemas } from '../../api/client'
 import { IntervalBar } from '../../chart/IntervalBar'
 import { Fingerprint } from '../../chart/limb/LimbChart'
 import { LengthStrip, MomentStrip } from '../../chart/Strips'
-import { Thumb } from '../../chart/stage/Thumb'
 import { massRange } from '../../quantity/format'
+import { COLUMNS, columnsOf } from './columns'
 
 type Comparison = Schemas['ComparisonView']
 
@@ -34,24 +34,20 @@ export function PointTable({
     0.2,
     ...members.flatMap((member) => aimed.flatMap((id) => member.strips[id]?.tension ?? [])),
   )
-  const columns = {
-    '--members': `repeat(${members.length}, minmax(0, 1fr))`,
-    '--columns': `9rem repeat(${members.length}, minmax(0, 1fr))`,
-  } as CSSProperties
+  const columns = columnsOf(members.length)
   const rest = comparison.regions.filter(
     (region) =>
       !aimed.includes(region.regionId) && region.members.some((member) => member.value > 0.1),
   )
   return (
     <div role="table" aria-label="Point by point" className="text-sm">
-      <div role="row" className={`items-end border-b border-ink py-1 ${ROW}`} style={columns}>
+      <div role="row" className={`items-end border-b border-ink py-1 ${COLUMNS}`} style={columns}>
         <span role="columnheader" className="sr-only">
           Point
         </span>
         <span aria-hidden className="hidden sm:block" />
         {members.map((member, k) => (
           <span role="columnheader" key={k} className="flex flex-wrap items-end gap-2">
-            <Thumb candidateId={member.candidateId} className="size-16" />
             <Fingerprint
               regions={regions}
               amount={member.stimulus}
@@ -193,8 +189,6 @@ function PracticalRows({
 }
 
 /** A row: its label above its members on a narrow screen, before them on a wide one. */
-const ROW = 'grid gap-x-3 grid-cols-(--members) sm:grid-cols-(--columns)'
-
 function Row({
   label,
   columns,
@@ -209,7 +203,7 @@ function Row({
   return (
     <div
       role="row"
-      className={`items-center border-b border-rule/60 py-1 break-inside-avoid ${ROW}`}
+      className={`items-center border-b border-rule/60 py-1 break-inside-avoid ${COLUMNS}`}
       style={columns}
     >
       <span

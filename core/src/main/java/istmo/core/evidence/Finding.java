@@ -178,6 +178,14 @@ public record Finding(
         .anyMatch(point -> exerciseIds.contains(point.exercise().id()));
   }
 
+  /** Whether both of its conditions are among these exercises. */
+  public boolean comparesOnly(Collection<String> exerciseIds) {
+    return setUpA.isPresent()
+        && setUpB.isPresent()
+        && exerciseIds.contains(setUpA.get().exercise().id())
+        && exerciseIds.contains(setUpB.get().exercise().id());
+  }
+
   /** Whether it compares muscles of one group of people rather than conditions. */
   public boolean comparesMuscles() {
     return !regionsA.equals(regionsB);

@@ -64,6 +64,33 @@ class ComparisonTest {
         .isInstanceOf(InvalidInput.class);
   }
 
+  /**
+   * Plotkin et al. 2023 set thrust and squat side by side; a row about squats alone comes later.
+   */
+  @Test
+  void whatSetsThemSideBySideStandsFirst() {
+    List<Comparison.Told> studies =
+        Comparison.of(
+                brief(Aim.of(Map.of("GMAXM", 3), Set.of())),
+                List.of(side("hip-thrust/usual"), side("back-squat/high-bar")))
+            .studies();
+    assertThat(studies.get(0).betweenThem()).isTrue();
+    assertThat(studies.get(0).influence().finding().shortCitation()).contains("Plotkin");
+    List<Boolean> between = studies.stream().map(Comparison.Told::betweenThem).toList();
+    assertThat(between.lastIndexOf(true))
+        .as("no other finding stands before one that sets them side by side")
+        .isLessThan(between.contains(false) ? between.indexOf(false) : between.size());
+    assertThat(
+            Comparison.of(
+                    brief(Aim.of(Map.of("GMAXM", 3), Set.of())),
+                    List.of(side("back-squat/high-bar"), side("hack-squat/usual")))
+                .studies())
+        .noneMatch(
+            told ->
+                told.betweenThem()
+                    && told.influence().finding().conditionB().contains("hip thrust"));
+  }
+
   /** A comparison that left a client's reports out would contradict the order that counts them. */
   @Test
   void aComparisonCountsWhatTheClientFelt() {

@@ -6,7 +6,7 @@ import istmo.app.platform.Needed;
 import istmo.app.platform.Rounded;
 import istmo.app.schools.Schools;
 import istmo.core.catalogue.CandidateId;
-import istmo.core.evidence.Posterior;
+import istmo.core.evidence.Finding;
 import istmo.core.quantity.InvalidInput;
 import istmo.core.ranking.Alternative.Criterion;
 import istmo.core.ranking.brief.Aim;
@@ -57,8 +57,14 @@ class ComparisonController {
 
   record PracticalView(String criterion, String label, double value, FactView reason) {}
 
+  /** betweenThem: both of its conditions are among the members; otherwise one is, or neither. */
   record InfluenceView(
-      String findingId, String citation, String conditions, String region, String found) {}
+      String findingId,
+      String citation,
+      String conditions,
+      String region,
+      String found,
+      boolean betweenThem) {}
 
   /**
    * members: in the order asked; computed: places, among the members, of those that could be
@@ -157,12 +163,14 @@ class ComparisonController {
         .toList();
   }
 
-  private static InfluenceView influence(Posterior.Influence influence) {
+  private static InfluenceView influence(Comparison.Told told) {
+    Finding finding = told.influence().finding();
     return new InfluenceView(
-        influence.finding().id(),
-        influence.finding().shortCitation() + ", " + influence.finding().how().label(),
-        influence.finding().conditionA() + " against " + influence.finding().conditionB(),
-        influence.finding().regionWords(),
-        influence.finding().direction().label());
+        finding.id(),
+        finding.shortCitation() + ", " + finding.how().label(),
+        finding.conditionA() + " against " + finding.conditionB(),
+        finding.regionWords(),
+        finding.direction().label(),
+        told.betweenThem());
   }
 }

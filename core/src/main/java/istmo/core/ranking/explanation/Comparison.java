@@ -41,13 +41,14 @@ import java.util.stream.Collectors;
  * @param regions every region, in the order of the list
  * @param criteria the practical points of each
  * @param studies the findings about these exercises or the region most aimed at that move the
- *     comparison most there; those about these exercises first, then the greatest
+ *     comparison most there; those that set these exercises side by side first, then those about
+ *     one of them, then the greatest
  */
 public record Comparison(
     List<Points> regions,
     List<List<Criterion>> criteria,
     List<ComparisonFact> facts,
-    List<Posterior.Influence> studies) {
+    List<Told> studies) {
   public static final int MOST = 4;
 
   /** The leader must give more in this share of draws to be called the one that gives most. */
@@ -56,6 +57,17 @@ public record Comparison(
   private static final double TELLABLE_DEG = 5;
   private static final double TELLING = 0.01;
   private static final int MOST_STUDIES = 5;
+
+  /**
+   * A finding that moves the comparison.
+   *
+   * @param betweenThem whether both of its conditions are among the exercises compared
+   */
+  public record Told(Posterior.Influence influence, boolean betweenThem) {
+    private static Told of(Posterior.Influence influence, Set<String> exercises) {
+      return new Told(influence, influence.finding().comparesOnly(exercises));
+    }
+  }
 
   /** One region: value, interval and chance of giving most, by member. */
   public record Points(Region region, List<Member> members) {}
@@ -142,8 +154,7 @@ public record Comparison(
   }
 
   /** The studies that move the figure of a region most, those that compare two of these first. */
-  private static List<Posterior.Influence> studies(
-      List<Side> sides, List<Evidence.At> at, Region region) {
+  private static List<Told> studies(List<Side> sides, List<Evidence.At> at, Region region) {
     Set<String> exercises =
         sides.stream().map(side -> side.candidate().exerciseId()).collect(Collectors.toSet());
     Set<String> seen = new LinkedHashSet<>();
@@ -151,12 +162,12 @@ public record Comparison(
         .flatMap(there -> there.influences(region.ordinal()).stream())
         .filter(influence -> Math.abs(influence.shift()) >= TELLING)
         .filter(influence -> influence.finding().tellsOf(exercises, region))
+        .map(influence -> Told.of(influence, exercises))
         .sorted(
-            Comparator.comparing(
-                    (Posterior.Influence influence) ->
-                        !influence.finding().comparesAnyOf(exercises))
-                .thenComparing(influence -> -Math.abs(influence.shift())))
-        .filter(influence -> seen.add(influence.finding().id()))
+            Comparator.comparing((Told told) -> !told.betweenThem())
+                .thenComparing(told -> !told.influence().finding().comparesAnyOf(exercises))
+                .thenComparing(told -> -Math.abs(told.influence().shift())))
+        .filter(told -> seen.add(told.influence().finding().id()))
         .limit(MOST_STUDIES)
         .toList();
   }
