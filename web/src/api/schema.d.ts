@@ -4473,13 +4473,15 @@ export interface components {
             weekday: number;
         };
         /**
-         * @description shares: by region id, what a set gives beside the best here; refusal: why it is left out now,
-         *      and then nothing else is said of it.
+         * @description shares: by region id, what a set gives beside the best here; easier: set-ups of the same
+         *      exercise in which a set can go on at the same load, the nearest first; refusal: why it is left
+         *      out now, and then nothing else is said of it.
          */
         PlannedItemView: {
             byWord: boolean;
             candidateId: string;
             cues: string[];
+            easier: string[];
             exerciseId: string;
             id: string;
             load?: components["schemas"]["WorkingLoadView"];
@@ -4619,7 +4621,7 @@ export interface components {
             /** Format: int32 */
             restS: number;
             /** @enum {string} */
-            scheme: "STRAIGHT" | "ASCENDING" | "FALLING" | "ALWAYS_TEN" | "HIGH" | "DROP" | "EASIER" | "LADDER" | "ONE_AND_A_HALF" | "DOUBLE_DIP" | "LOW_PARTIALS" | "SHORT_PULSES" | "PAUSES" | "TOES_IN_TURN";
+            scheme: "STRAIGHT" | "ASCENDING" | "FALLING" | "ALWAYS_TEN" | "HIGH" | "DROP" | "EASIER" | "LADDER" | "ONE_AND_A_HALF" | "DOUBLE_DIP" | "LOW_PARTIALS" | "LONG_PULSES" | "SHORT_PULSES" | "PAUSES" | "TOES_IN_TURN";
             /** Format: int32 */
             sets: number;
             /** Format: int32 */
@@ -4886,13 +4888,13 @@ export interface components {
         SchemeInput: {
             prescription?: components["schemas"]["PrescriptionDocument"];
             /** @enum {string} */
-            scheme?: "STRAIGHT" | "ASCENDING" | "FALLING" | "ALWAYS_TEN" | "HIGH" | "DROP" | "EASIER" | "LADDER" | "ONE_AND_A_HALF" | "DOUBLE_DIP" | "LOW_PARTIALS" | "SHORT_PULSES" | "PAUSES" | "TOES_IN_TURN";
+            scheme?: "STRAIGHT" | "ASCENDING" | "FALLING" | "ALWAYS_TEN" | "HIGH" | "DROP" | "EASIER" | "LADDER" | "ONE_AND_A_HALF" | "DOUBLE_DIP" | "LOW_PARTIALS" | "LONG_PULSES" | "SHORT_PULSES" | "PAUSES" | "TOES_IN_TURN";
         };
         SchemeView: {
             how: string;
             label: string;
             /** @enum {string} */
-            scheme: "STRAIGHT" | "ASCENDING" | "FALLING" | "ALWAYS_TEN" | "HIGH" | "DROP" | "EASIER" | "LADDER" | "ONE_AND_A_HALF" | "DOUBLE_DIP" | "LOW_PARTIALS" | "SHORT_PULSES" | "PAUSES" | "TOES_IN_TURN";
+            scheme: "STRAIGHT" | "ASCENDING" | "FALLING" | "ALWAYS_TEN" | "HIGH" | "DROP" | "EASIER" | "LADDER" | "ONE_AND_A_HALF" | "DOUBLE_DIP" | "LOW_PARTIALS" | "LONG_PULSES" | "SHORT_PULSES" | "PAUSES" | "TOES_IN_TURN";
         };
         /** @description An own school. */
         SchoolFile: {
@@ -7147,7 +7149,7 @@ export interface operations {
             query?: {
                 loweringS?: number;
                 lowS?: number;
-                scheme?: "STRAIGHT" | "ASCENDING" | "FALLING" | "ALWAYS_TEN" | "HIGH" | "DROP" | "EASIER" | "LADDER" | "ONE_AND_A_HALF" | "DOUBLE_DIP" | "LOW_PARTIALS" | "SHORT_PULSES" | "PAUSES" | "TOES_IN_TURN";
+                scheme?: "STRAIGHT" | "ASCENDING" | "FALLING" | "ALWAYS_TEN" | "HIGH" | "DROP" | "EASIER" | "LADDER" | "ONE_AND_A_HALF" | "DOUBLE_DIP" | "LOW_PARTIALS" | "LONG_PULSES" | "SHORT_PULSES" | "PAUSES" | "TOES_IN_TURN";
                 turned?: boolean;
             };
             header?: never;

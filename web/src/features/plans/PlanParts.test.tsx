@@ -213,6 +213,7 @@ test('drops are told by number, size, place and words, and legs by their rest', 
       item={{
         ...at,
         oneLeg: true,
+        easier: ['Leg press, feet high'],
         prescription: {
           ...at.prescription,
           scheme: 'DROP',
@@ -239,6 +240,8 @@ test('drops are told by number, size, place and words, and legs by their rest', 
   fireEvent.click(screen.getByLabelText('after every set'))
   fireEvent.click(screen.getByRole('button', { name: 'Between legs: more' }))
   const easier = screen.getByLabelText('What gets easier')
+  expect(easier).toHaveAttribute('list', document.querySelector('datalist')!.id)
+  expect(document.querySelector('datalist option')).toHaveValue('Leg press, feet high')
   fireEvent.change(easier, { target: { value: ' seat nearer ' } })
   fireEvent.blur(easier)
   const asked = edit.mock.calls.map(

@@ -114,6 +114,7 @@ export function PrescriptionFields({
         key={item.id}
         p={prescribed}
         oneLeg={item.oneLeg}
+        easier={item.easier}
         limits={limits}
         change={change}
       />

@@ -1,3 +1,4 @@
+import { useId } from 'react'
 import type { Planning, Prescription } from '../../api/client'
 import { Count } from './Count'
 
@@ -8,15 +9,19 @@ const SMALLEST_STEP = 5
 export function Stringing({
   p,
   oneLeg,
+  easier,
   limits,
   change,
 }: {
   p: Prescription
   oneLeg: boolean
+  /** Names of set-ups in which a set can go on at the same load. */
+  easier: string[]
   limits: Planning['limits']
   change: (what: string, c: Partial<Prescription>) => void
 }) {
   const { drops } = p
+  const offered = useId()
   const drop = (what: string, partial: Partial<NonNullable<Prescription['drops']>>) =>
     drops && change(what, { drops: { ...drops, ...partial } })
   if (!oneLeg && !drops) return null
@@ -70,16 +75,24 @@ export function Stringing({
             <span className="text-xs text-ink-2">What gets easier</span>
             <input
               className="w-full border border-edge bg-paper px-1 py-0.5"
-              placeholder={drops.less > 0 ? 'only the load' : 'flat instead of propped'}
+              placeholder={
+                drops.less > 0 ? 'only the load' : (easier[0] ?? 'flat instead of propped')
+              }
+              list={offered}
               maxLength={limits.easierLetters}
               key={drops.easier}
               defaultValue={drops.easier}
               onBlur={(event) => {
-                const easier = event.target.value.trim()
-                if (easier !== (drops.easier ?? ''))
-                  drop(`easier: ${easier || 'not said'}`, { easier })
+                const said = event.target.value.trim()
+                if (said !== (drops.easier ?? ''))
+                  drop(`easier: ${said || 'not said'}`, { easier: said })
               }}
             />
+            <datalist id={offered}>
+              {easier.map((name) => (
+                <option key={name} value={name} />
+              ))}
+            </datalist>
           </label>
         </>
       )}

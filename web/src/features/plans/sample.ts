@@ -61,6 +61,7 @@ export const item = (
   pinned: false,
   prescription: usual,
   oneLeg: false,
+  easier: [],
   setup: {},
   shares,
   remarks: [],

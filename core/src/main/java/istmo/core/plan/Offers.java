@@ -56,6 +56,9 @@ public final class Offers {
    */
   private static final double FULL_SHARE_FROM = 0.5;
 
+  /** A set-up is easier where it carries so many times the load (judgement). */
+  private static final double EASIER = 1.1;
+
   /** It is left out, and why. */
   public record LeftOut(String name, Fact reason) implements Fact {}
 
@@ -152,6 +155,23 @@ public final class Offers {
   public Optional<Offer> find(CandidateId candidateId) {
     return Optional.ofNullable(byId.get(candidateId))
         .or(() -> Optional.ofNullable(byWord.get(candidateId)));
+  }
+
+  /**
+   * Other set-ups of the same exercise that carry clearly more for as many repetitions, so that a
+   * set can go on in them at the same load; the nearest first. None for what has no load, or is
+   * told by word.
+   */
+  public List<Offer> easier(Offer than) {
+    return byId.values().stream()
+        .filter(
+            offer ->
+                offer.exerciseId().equals(than.exerciseId())
+                    && offer.loadKind() == than.loadKind()
+                    && than.workingKg() > 0
+                    && offer.workingKg() >= EASIER * than.workingKg())
+        .sorted(Comparator.comparingDouble(Offer::workingKg))
+        .toList();
   }
 
   /** The offer, or {@link InvalidInput} on field "candidateId" that says why there is none. */

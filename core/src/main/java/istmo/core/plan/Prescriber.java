@@ -77,13 +77,14 @@ public final class Prescriber {
           ONE_AND_A_HALF,
           DOUBLE_DIP,
           LOW_PARTIALS,
+          LONG_PULSES,
           SHORT_PULSES,
           TOES_IN_TURN ->
           varied(
               usual,
               usual.repetitionsLow(),
               usual.repetitionsHigh(),
-              scheme == Scheme.LOW_PARTIALS || scheme == Scheme.SHORT_PULSES ? 0 : usual.reserve(),
+              scheme.afterTheLast() ? 0 : usual.reserve(),
               usual.tempo(),
               scheme);
       case ASCENDING, FALLING ->

@@ -49,6 +49,11 @@ public enum Scheme {
       "When no full repetition comes any more, five half ones at the long end.",
       1.2,
       1.15),
+  LONG_PULSES(
+      "pulses at the long end",
+      "When no full repetition comes any more, ten short pulses at the long end.",
+      1.2,
+      1.1),
   SHORT_PULSES(
       "pulses at the short end",
       "When no full repetition comes any more, ten short pulses at the short end.",
@@ -93,10 +98,15 @@ public enum Scheme {
     return how;
   }
 
+  /** Whether it begins where no full repetition comes any more, so that nothing is left. */
+  boolean afterTheLast() {
+    return this == LOW_PARTIALS || this == LONG_PULSES || this == SHORT_PULSES;
+  }
+
   /** Whether every repetition goes through the whole range. */
   public boolean wholeRange() {
     return switch (this) {
-      case LADDER, ONE_AND_A_HALF, DOUBLE_DIP, LOW_PARTIALS, SHORT_PULSES -> false;
+      case LADDER, ONE_AND_A_HALF, DOUBLE_DIP, LOW_PARTIALS, LONG_PULSES, SHORT_PULSES -> false;
       default -> true;
     };
   }

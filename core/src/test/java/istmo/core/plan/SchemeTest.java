@@ -19,6 +19,7 @@ import istmo.core.mechanics.LoadRule;
 import istmo.core.mechanics.SimulatedSet;
 import istmo.core.mechanics.Tempo;
 import istmo.core.quantity.InvalidInput;
+import istmo.core.ranking.brief.Aim;
 import istmo.core.stimulus.School;
 import istmo.core.stimulus.Stimulus;
 import istmo.core.training.PerformedSet;
@@ -26,7 +27,9 @@ import istmo.core.words.SessionWords;
 import istmo.core.words.Words;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -171,6 +174,28 @@ class SchemeTest {
                 assertThat(e.faults())
                     .extracting(InvalidInput.Fault::field)
                     .containsExactly("drops.number", "drops.less", "drops.easier"));
+  }
+
+  /**
+   * Propped the curl is ended by its bent end, flat it carries more; two legs carry more than one
+   * (common practice). The other way round nothing is easier.
+   */
+  @Test
+  void aSetGoesOnInTheSetUpsThatCarryMore() {
+    Offers offers =
+        Plans.real(
+            Aim.of(Map.of("BFL", 3, "VL", 3), Set.of()), TrainingAge.YEARS, Plans.EVERYTHING);
+    assertThat(easier(offers, "lying-leg-curl/propped")).contains("lying-leg-curl/usual");
+    assertThat(easier(offers, "seated-leg-curl/one-leg")).startsWith("seated-leg-curl/usual");
+    assertThat(easier(offers, "lying-leg-curl/usual")).doesNotContain("lying-leg-curl/propped");
+    Offer byWord = offers.byWord().iterator().next();
+    assertThat(offers.easier(byWord)).isEmpty();
+  }
+
+  private static List<String> easier(Offers offers, String than) {
+    return offers.easier(offers.get(new CandidateId(than))).stream()
+        .map(offer -> offer.candidateId().text())
+        .toList();
   }
 
   private static Prescription strung(Scheme scheme, Optional<Drops> drops) {

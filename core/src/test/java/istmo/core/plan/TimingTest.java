@@ -245,6 +245,7 @@ class TimingTest {
     "EASIER,60,103,3.4",
     "DOUBLE_DIP,78,78,3.15",
     "SHORT_PULSES,72,72,3.15",
+    "LONG_PULSES,72,72,3.3",
     "FALLING,60,36,3",
     "TOES_IN_TURN,60,60,3"
   })

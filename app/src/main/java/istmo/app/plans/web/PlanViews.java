@@ -95,8 +95,9 @@ final class PlanViews {
   }
 
   /**
-   * shares: by region id, what a set gives beside the best here; refusal: why it is left out now,
-   * and then nothing else is said of it.
+   * shares: by region id, what a set gives beside the best here; easier: set-ups of the same
+   * exercise in which a set can go on at the same load, the nearest first; refusal: why it is left
+   * out now, and then nothing else is said of it.
    */
   record PlannedItemView(
       String id,
@@ -114,7 +115,8 @@ final class PlanViews {
       @MayBeMissing WorkingLoadView load,
       List<FactView> remarks,
       List<String> cues,
-      List<String> stopSigns) {}
+      List<String> stopSigns,
+      List<String> easier) {}
 
   /**
    * reason: why it stands where it does by the usual order; trouble: what speaks against taking
@@ -289,6 +291,7 @@ final class PlanViews {
           null,
           List.of(),
           List.of(),
+          List.of(),
           List.of());
     }
     Offer offer = found.get();
@@ -308,7 +311,8 @@ final class PlanViews {
         WorkingLoadView.of(plan.load(item, load)),
         FactView.of(Remarks.of(offer, item.prescription(), plan.aim(), plan.client().profile())),
         Words.of(offer.cues()),
-        offer.stopSigns());
+        offer.stopSigns(),
+        plan.offers().easier(offer).stream().map(Offer::name).toList());
   }
 
   private static CoverageView coverage(Plan plan) {
