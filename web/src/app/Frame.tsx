@@ -7,6 +7,7 @@ import { useUnits } from '../quantity/units'
 import { Waiting } from '../ui/Notice'
 import { Kept, about, keep, withBrief } from '../features/brief/keptBrief'
 import { AsLastSeen } from './AsLastSeen'
+import { Leaving } from './Leaving'
 import { More } from './More'
 import { NewVersion } from './NewVersion'
 import { EVIDENCE, ROOMS, isCalled, roomOf, screenOf } from './rooms'
@@ -93,6 +94,7 @@ export function Frame() {
           </Suspense>
         </main>
         <NewVersion />
+        <Leaving />
         <Caution />
         <Rooms
           brief={now}

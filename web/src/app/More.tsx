@@ -4,9 +4,11 @@ import { Link } from 'react-router'
 import { useAccount } from '../api/queries'
 import { withBrief } from '../features/brief/keptBrief'
 import { EVIDENCE } from './rooms'
+import { useIsUnsaved } from '../ui/unsaved'
 import { useLengthUnit, useMassUnit } from '../quantity/units'
 
-const ITEM = 'block px-3 py-1.5 outline-none data-[highlighted]:bg-paper-2'
+const ITEM =
+  'block px-3 py-1.5 outline-none data-[disabled]:opacity-50 data-[highlighted]:bg-paper-2'
 
 /** What lies one step behind the rooms: evidence, account, units, paper, keys. */
 export function More({
@@ -23,6 +25,7 @@ export function More({
   const account = useAccount()
   const [unit, setUnit] = useMassUnit()
   const [lengths, setLengths] = useLengthUnit()
+  const unsaved = useIsUnsaved()
   const who = account.data?.signedIn ? account.data : undefined
   return (
     <DropdownMenu.Root modal={false}>
@@ -45,11 +48,16 @@ export function More({
           ))}
           <DropdownMenu.Separator className="my-1 border-t border-rule" />
           <Heading>This device</Heading>
-          <DropdownMenu.Item className={ITEM} onSelect={() => setUnit(unit === 'kg' ? 'lb' : 'kg')}>
+          <DropdownMenu.Item
+            className={ITEM}
+            disabled={unsaved}
+            onSelect={() => setUnit(unit === 'kg' ? 'lb' : 'kg')}
+          >
             {unit === 'kg' ? 'Weights in pounds' : 'Weights in kilograms'}
           </DropdownMenu.Item>
           <DropdownMenu.Item
             className={ITEM}
+            disabled={unsaved}
             onSelect={() => setLengths(lengths === 'cm' ? 'in' : 'cm')}
           >
             {lengths === 'cm' ? 'Lengths in inches' : 'Lengths in centimetres'}

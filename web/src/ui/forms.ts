@@ -86,6 +86,8 @@ export function useSavedForm<Typed extends FieldValues, Read, Saved>({
     ...form,
     submit: form.whenRead((read) => saving.mutate(read)),
     saving: saving.isPending,
+    /** whether leaving now would lose what is typed */
+    unsaved: form.changed && !saving.isPending,
     saved: saving.isSuccess,
     error: saving.error,
     /** what went wrong apart from single boxes */

@@ -144,7 +144,7 @@ export function Intake({
         fault={form.fault}
       />
       {form.error && <Trouble error={form.error} />}
-      <FormEnd saving={form.saving} onLeave={onDone} />
+      <FormEnd unsaved={form.unsaved} saving={form.saving} onLeave={onDone} />
       {client && <OwnData client={client} onErased={onDone} />}
     </form>
   )

@@ -9,6 +9,7 @@ import { Button } from '../../ui/Button'
 import { Choice, FaultText, Field, Tick } from '../../ui/Field'
 import { Trouble } from '../../ui/Notice'
 import { useSavedForm } from '../../ui/forms'
+import { useUnsaved } from '../../ui/unsaved'
 import { toggled } from '../../ui/toggled'
 import { linesOf, saidOf } from './own'
 import type { Said } from './own'
@@ -50,6 +51,7 @@ const typedOf = (name: string, said: Said): z.input<typeof OWN> => ({
 export function OwnExerciseForm(asked: Asked) {
   const { catalogue, changes } = asked
   const form = useOwnExercise(asked)
+  useUnsaved(form.unsaved)
   const bends = catalogue.bends.map((bend) => ({ value: bend.id, label: bend.label }))
   const marked = form.error !== null && form.trouble === null
   return (

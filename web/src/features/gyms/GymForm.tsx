@@ -96,7 +96,7 @@ export function GymForm({
         )
       })}
       {form.error && <Trouble error={form.error} />}
-      <FormEnd saving={form.saving} onLeave={onDone} />
+      <FormEnd unsaved={form.unsaved} saving={form.saving} onLeave={onDone} />
     </form>
   )
 }

@@ -11,6 +11,7 @@ import { Button } from '../../ui/Button'
 import { FaultText } from '../../ui/Field'
 import { Trouble } from '../../ui/Notice'
 import { useSavedForm } from '../../ui/forms'
+import { useUnsaved } from '../../ui/unsaved'
 import { Pulls } from './Pulls'
 
 type Props = {
@@ -63,6 +64,7 @@ export function MachineForm({ gymId, version, machine, brief }: Props) {
       ),
     onSaved: put,
   })
+  useUnsaved(form.unsaved)
   const rows = (details: MachineDetail[]) =>
     details.map((detail) => {
       const field = `measured.${machine.item}.${detail.id}` as const

@@ -4,6 +4,7 @@ import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
 import { Trouble } from '../../ui/Notice'
 import { useSavedForm } from '../../ui/forms'
+import { useUnsaved } from '../../ui/unsaved'
 import { DIALS } from './dials'
 import type { Draft } from './dials'
 
@@ -39,6 +40,7 @@ export function Editor({
         : answer(api.POST('/api/schools', { body })),
     onSaved: onDone,
   })
+  useUnsaved(form.unsaved)
   return (
     <form
       onSubmit={form.submit}
