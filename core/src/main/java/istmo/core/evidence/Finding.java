@@ -178,12 +178,17 @@ public record Finding(
         .anyMatch(point -> exerciseIds.contains(point.exercise().id()));
   }
 
-  /** Whether both of its conditions are among these exercises. */
-  public boolean comparesOnly(Collection<String> exerciseIds) {
-    return setUpA.isPresent()
-        && setUpB.isPresent()
-        && exerciseIds.contains(setUpA.get().exercise().id())
-        && exerciseIds.contains(setUpB.get().exercise().id());
+  /**
+   * Whether each of its conditions stands for another one of these exercises; one that is listed
+   * twice, in two set-ups, may stand for both.
+   */
+  public boolean comparesTwoOf(List<String> exerciseIds) {
+    if (setUpA.isEmpty() || setUpB.isEmpty()) {
+      return false;
+    }
+    List<String> others = new ArrayList<>(exerciseIds);
+    return others.remove(setUpA.get().exercise().id())
+        && others.contains(setUpB.get().exercise().id());
   }
 
   /** Whether it compares muscles of one group of people rather than conditions. */

@@ -80,15 +80,23 @@ class ComparisonTest {
     assertThat(between.lastIndexOf(true))
         .as("no other finding stands before one that sets them side by side")
         .isLessThan(between.contains(false) ? between.indexOf(false) : between.size());
-    assertThat(
-            Comparison.of(
-                    brief(Aim.of(Map.of("GMAXM", 3), Set.of())),
-                    List.of(side("back-squat/high-bar"), side("hack-squat/usual")))
-                .studies())
-        .noneMatch(
-            told ->
-                told.betweenThem()
-                    && told.influence().finding().conditionB().contains("hip thrust"));
+    assertThat(deepAgainstHalf("back-squat/high-bar", "hack-squat/usual"))
+        .as("a deep squat against a half one is about squats alone")
+        .containsOnly(false);
+    assertThat(deepAgainstHalf("back-squat/high-bar", "back-squat/three-quarter"))
+        .as("and is between two squats")
+        .containsOnly(true);
+  }
+
+  /** Whether Kubo et al. 2019 set these two side by side. */
+  private static List<Boolean> deepAgainstHalf(String first, String second) {
+    return Comparison.of(
+            brief(Aim.of(Map.of("GMAXM", 3), Set.of())), List.of(side(first), side(second)))
+        .studies()
+        .stream()
+        .filter(told -> told.influence().finding().shortCitation().contains("Kubo"))
+        .map(Comparison.Told::betweenThem)
+        .toList();
   }
 
   /** A comparison that left a client's reports out would contradict the order that counts them. */

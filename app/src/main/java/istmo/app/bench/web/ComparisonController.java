@@ -57,7 +57,7 @@ class ComparisonController {
 
   record PracticalView(String criterion, String label, double value, FactView reason) {}
 
-  /** betweenThem: both of its conditions are among the members; otherwise one is, or neither. */
+  /** betweenThem: its two conditions are two of the members; otherwise one is, or neither. */
   record InfluenceView(
       String findingId,
       String citation,

@@ -61,11 +61,11 @@ public record Comparison(
   /**
    * A finding that moves the comparison.
    *
-   * @param betweenThem whether both of its conditions are among the exercises compared
+   * @param betweenThem whether its two conditions are two of the exercises compared
    */
   public record Told(Posterior.Influence influence, boolean betweenThem) {
-    private static Told of(Posterior.Influence influence, Set<String> exercises) {
-      return new Told(influence, influence.finding().comparesOnly(exercises));
+    private static Told of(Posterior.Influence influence, List<String> exercises) {
+      return new Told(influence, influence.finding().comparesTwoOf(exercises));
     }
   }
 
@@ -155,8 +155,7 @@ public record Comparison(
 
   /** The studies that move the figure of a region most, those that compare two of these first. */
   private static List<Told> studies(List<Side> sides, List<Evidence.At> at, Region region) {
-    Set<String> exercises =
-        sides.stream().map(side -> side.candidate().exerciseId()).collect(Collectors.toSet());
+    List<String> exercises = sides.stream().map(side -> side.candidate().exerciseId()).toList();
     Set<String> seen = new LinkedHashSet<>();
     return at.stream()
         .flatMap(there -> there.influences(region.ordinal()).stream())
