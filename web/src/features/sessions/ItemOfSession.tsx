@@ -73,9 +73,10 @@ export function ItemOfSession({
         {item.refusal && (
           <ClientWarnings refusal={item.refusal} statements={[]} who={session.clientName} />
         )}
-        {item.load && item.prescribed.length === 0 && !session.finishedAt && (
-          <LoadWords load={item.load} />
-        )}
+        {item.load &&
+          item.prescribed.length === 0 &&
+          !session.finishedAt &&
+          !item.lastTime?.sameSetup && <LoadWords load={item.load} />}
         {exercise && <SetupTable parameters={exercise.parameters} setup={item.setup} />}
         <ul className="mt-1 text-sm">
           {item.cues.slice(0, 2).map((cue) => (
