@@ -3620,7 +3620,7 @@ export interface components {
             setUp: string[];
             title: string;
         };
-        /** @description betweenThem: both of its conditions are among the members; otherwise one is, or neither. */
+        /** @description betweenThem: its two conditions are two of the members; otherwise one is, or neither. */
         InfluenceView: {
             betweenThem: boolean;
             citation: string;
