@@ -48,6 +48,11 @@ export function More({
           ))}
           <DropdownMenu.Separator className="my-1 border-t border-rule" />
           <Heading>This device</Heading>
+          {unsaved && (
+            <p className="max-w-56 px-3 text-xs text-ink-2">
+              Save or cancel what is typed here before you change units.
+            </p>
+          )}
           <DropdownMenu.Item
             className={ITEM}
             disabled={unsaved}

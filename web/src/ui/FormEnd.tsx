@@ -1,7 +1,7 @@
 import { Button } from './Button'
 import { letGo, useUnsaved } from './unsaved'
 
-/** The end of a long form, always in sight: save it, or leave it. What is typed is not lost unasked. */
+/** The end of a long form, always in sight: save it, or leave it. Leaving loses nothing unasked. */
 export function FormEnd({
   unsaved,
   saving,

@@ -16,7 +16,7 @@ export function Told({ comparison }: { comparison: Pick<Comparison, 'studies' | 
           {others.length > 0 ? '.' : ': mechanics only.'}
         </p>
       )}
-      <Findings of={between} />
+      {between.length > 0 && <Findings of={between} />}
       {others.length > 0 && (
         <>
           <h3 className="mt-2 text-sm font-medium">About one of them, or about the same muscles</h3>

@@ -1,6 +1,6 @@
 import type { CSSProperties } from 'react'
 
-/** Columns of a comparison: the members alone on a narrow screen, behind their label on a wide one. */
+/** Columns of a comparison: a member each, behind their label where the screen is wide. */
 export const COLUMNS = 'grid gap-x-3 grid-cols-(--members) sm:grid-cols-(--columns)'
 
 /** Widths of the columns of so many members. */
