@@ -2352,8 +2352,8 @@ export interface components {
             on: string;
         };
         /**
-         * @description aim: region id to 1, 2 or 3; keepOut: region ids or ERECTORS; the side without a set-up begins
-         *      with the usual one.
+         * @description aim: region id to 1, 2 or 3; keepOut: region ids; the side without a set-up begins with the
+         *      usual one.
          */
         AimedSideInput: {
             aim?: {
@@ -2685,8 +2685,8 @@ export interface components {
             trouble: string[];
         };
         /**
-         * @description aim: region id to 1, 2 or 3; keepOut: region ids or ERECTORS; preset: what the order is weighed
-         *      for; weights: criterion id to the weight that the coach has set, 0 to 10.
+         * @description aim: region id to 1, 2 or 3; keepOut: region ids; preset: what the order is weighed for;
+         *      weights: criterion id to the weight that the coach has set, 0 to 10.
          */
         BriefInput: {
             aim?: {

@@ -1,7 +1,7 @@
 import { useId } from 'react'
 import type { Walk } from '../../api/client'
 import { GROUPS, Hatches, fill } from './Hatch'
-import { HEIGHT, LOWER_BACK, TERRITORIES, TOP, WIDTH, outline } from './territories'
+import { HEIGHT, TERRITORIES, TOP, WIDTH, outline } from './territories'
 
 type FeltRegion = Walk['regions'][number]
 
@@ -20,6 +20,7 @@ const NAME: Record<string, string> = {
   calves: 'Calves',
   shin: 'Shin',
   'hip-flexors': 'Hip flexors',
+  'lower-back': 'Lower back',
 }
 
 /** Where a set was felt: the limb chart, tapped. Below it whole groups, for a thumb. */
@@ -52,7 +53,7 @@ export function FeltChart({ regions, felt, onFelt, className = '' }: Props) {
             {name}
           </text>
         ))}
-        {[...TERRITORIES, LOWER_BACK].map((territory) => {
+        {TERRITORIES.map((territory) => {
           const region = regions.find((floorRegion) => floorRegion.id === territory.id)
           const on = felt.includes(territory.id)
           const group = region?.group ?? 'shin'
@@ -87,7 +88,6 @@ export function FeltChart({ regions, felt, onFelt, className = '' }: Props) {
             name: NAME[group] ?? group,
             ids: main(regions, group),
           })),
-          { id: 'back', name: 'Lower back', ids: [LOWER_BACK.id] },
         ].map((g) => {
           const on = g.ids.every((id) => felt.includes(id))
           return (

@@ -7,6 +7,7 @@ export const GROUPS: Record<string, { colour: string; angle: number }> = {
   calves: { colour: 'var(--calves)', angle: 22 },
   shin: { colour: 'var(--shin)', angle: -68 },
   'hip-flexors': { colour: 'var(--hip-flexors)', angle: 68 },
+  'lower-back': { colour: 'var(--lower-back)', angle: -22 },
 }
 
 export const LEVELS = 6

@@ -60,7 +60,7 @@ describe('limb chart', () => {
     chart(2)
     const sweep = screen.getByRole('slider', { name: 'outer quad (sweep), vastus lateralis' })
     expect(sweep).toHaveAttribute('aria-valuetext', 'much')
-    expect(screen.getAllByRole('slider')).toHaveLength(regions.length + 1)
+    expect(screen.getAllByRole('slider')).toHaveLength(regions.length)
   })
 
   test.each([
@@ -97,14 +97,6 @@ describe('limb chart', () => {
         if (to) waiting.push(to)
       }
     }
-    expect(seen.size).toBe(TERRITORIES.length + 1)
-  })
-
-  test('the lower back can be kept out but never aimed at', () => {
-    const onPaint = chart(0)
-    fireEvent.keyDown(screen.getByRole('slider', { name: /lower back/ }), { key: '+' })
-    expect(onPaint).toHaveBeenCalledWith('ERECTORS', 0)
-    fireEvent.click(screen.getByRole('slider', { name: /lower back/ }))
-    expect(onPaint).toHaveBeenLastCalledWith('ERECTORS', -1)
+    expect(seen.size).toBe(TERRITORIES.length)
   })
 })

@@ -3,17 +3,7 @@ import type { KeyboardEvent } from 'react'
 import type { Region } from '../../api/client'
 import { GROUPS, Hatches, fill } from './Hatch'
 import { MARK_RADIUS, TYPE, marked } from './marks'
-import {
-  HEIGHT,
-  LOWER_BACK,
-  TERRITORIES,
-  TOP,
-  WIDTH,
-  centre,
-  down,
-  outline,
-  towards,
-} from './territories'
+import { HEIGHT, TERRITORIES, TOP, WIDTH, centre, down, outline, towards } from './territories'
 import type { Territory } from './territories'
 
 /** 0 to 3: how much it should grow; -1: keep it out. */
@@ -76,41 +66,15 @@ export function LimbChart({ regions, paint, onPaint }: Props) {
               onVisit={visit}
               onGo={go}
               tabStop={territory.id === stop}
-              lowest={-1}
             />
           ) : null
         })}
-        <PaintedTerritory
-          t={LOWER_BACK}
-          region={{
-            id: 'ERECTORS',
-            coachName: 'lower back',
-            anatomicalName: 'erectors',
-            group: 'shin',
-            steer: '',
-            column: '',
-            row: '',
-          }}
-          prefix={prefix}
-          value={paint('ERECTORS')}
-          onPaint={onPaint}
-          onName={setNamed}
-          onVisit={visit}
-          onGo={go}
-          tabStop={stop === 'ERECTORS'}
-          keepOutOnly
-          lowest={-1}
-        />
       </svg>
       <figcaption
         className="min-h-9 border-t border-rule pt-1 text-xs leading-snug text-ink-2"
         aria-hidden
       >
-        {named === 'ERECTORS' ? (
-          <>
-            <b className="text-ink">lower back</b> · can be avoided, not targeted
-          </>
-        ) : shown ? (
+        {shown ? (
           <>
             <b className="text-ink">{shown.coachName}</b> · {shown.anatomicalName} ·{' '}
             {WORDS[String(paint(shown.id))]}
@@ -130,8 +94,11 @@ const STEER: Record<string, string> = {
   C: 'Hardly, or disputedly, trained apart from its neighbours.',
 }
 
-function next(value: Paint, keepOutOnly: boolean): Paint {
-  if (keepOutOnly) return value === -1 ? 0 : -1
+/** Avoided, and targeted most. */
+const LOWEST = -1
+const HIGHEST = 3
+
+function next(value: Paint): Paint {
   return value === 3 ? -1 : ((value + 1) as Paint)
 }
 
@@ -145,8 +112,6 @@ function PaintedTerritory({
   onVisit,
   onGo,
   tabStop,
-  keepOutOnly = false,
-  lowest,
 }: {
   t: Territory
   region: Region
@@ -160,11 +125,8 @@ function PaintedTerritory({
   onGo: (from: Territory, key: string) => void
   /** whether Tab comes to this one */
   tabStop: boolean
-  keepOutOnly?: boolean
-  lowest: -1
 }) {
-  const highest = keepOutOnly ? 0 : 3
-  const set = (v: number) => onPaint(t.id, Math.max(lowest, Math.min(highest, v)) as Paint)
+  const set = (v: number) => onPaint(t.id, Math.max(LOWEST, Math.min(HIGHEST, v)) as Paint)
   const onKeyDown = (event: KeyboardEvent) => {
     const moves: Record<string, () => void> = {
       ArrowUp: () => onGo(t, event.key),
@@ -173,15 +135,15 @@ function PaintedTerritory({
       ArrowDown: () => onGo(t, event.key),
       ArrowLeft: () => onGo(t, event.key),
       '-': () => set(value - 1),
-      Home: () => set(lowest),
-      End: () => set(highest),
+      Home: () => set(LOWEST),
+      End: () => set(HIGHEST),
       x: () => set(-1),
       '0': () => set(0),
       '1': () => set(1),
       '2': () => set(2),
       '3': () => set(3),
-      Enter: () => onPaint(t.id, next(value, keepOutOnly)),
-      ' ': () => onPaint(t.id, next(value, keepOutOnly)),
+      Enter: () => onPaint(t.id, next(value)),
+      ' ': () => onPaint(t.id, next(value)),
     }
     const move = moves[event.key]
     if (move) {
@@ -198,13 +160,13 @@ function PaintedTerritory({
       role="slider"
       tabIndex={tabStop ? 0 : -1}
       aria-label={`${region.coachName}, ${region.anatomicalName}`}
-      aria-valuemin={lowest}
-      aria-valuemax={highest}
+      aria-valuemin={LOWEST}
+      aria-valuemax={HIGHEST}
       aria-valuenow={value}
       aria-valuetext={WORDS[String(value)]}
       data-region={t.id}
       className="group cursor-pointer outline-none"
-      onClick={() => onPaint(t.id, next(value, keepOutOnly))}
+      onClick={() => onPaint(t.id, next(value))}
       onKeyDown={onKeyDown}
       onFocus={() => onVisit(t.id)}
       onBlur={() => onVisit(null)}

@@ -334,21 +334,19 @@ export const TERRITORIES: Territory[] = [
       [0.55, 1.4],
     ],
   },
+  {
+    id: 'ERECTORS',
+    name: 'back',
+    points: [
+      [4.75, -0.22],
+      [5.45, -0.25],
+      [5.5, 0.15],
+      [5.45, 0.42],
+      [4.85, 0.38],
+      [4.7, 0.1],
+    ],
+  },
 ]
-
-/** Lower back: no region of the leg, but it can be kept out. */
-export const LOWER_BACK: Territory = {
-  id: 'ERECTORS',
-  name: 'back',
-  points: [
-    [4.75, -0.22],
-    [5.45, -0.25],
-    [5.5, 0.15],
-    [5.45, 0.42],
-    [4.85, 0.38],
-    [4.7, 0.1],
-  ],
-}
 
 /** The border of a territory. */
 export const outline = (points: [number, number][]): string =>
@@ -371,8 +369,7 @@ const ARROWS: Record<string, [number, number]> = {
 export function towards(from: Territory, key: string): Territory | undefined {
   const [dx, dy] = ARROWS[key]!
   const [x, y] = centre(from.points)
-  return [...TERRITORIES, LOWER_BACK]
-    .filter((territory) => territory.id !== from.id)
+  return TERRITORIES.filter((territory) => territory.id !== from.id)
     .map((territory) => {
       const [tx, ty] = centre(territory.points)
       const along = (tx - x) * dx + (ty - y) * dy

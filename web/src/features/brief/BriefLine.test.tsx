@@ -10,6 +10,7 @@ const catalogue = {
     region('VL', 'quads', 'outer quad (sweep)'),
     region('RF', 'quads', 'upper quad'),
     region('SOL', 'calves', 'lower calf'),
+    region('ERECTORS', 'lower-back', 'lower back'),
   ],
   schools: [{ id: 'stretch', label: 'by stretch under load', reason: '', retired: false }],
   presets: [

@@ -3,7 +3,7 @@ import type { Catalogue, Client, Gym } from '../../api/client'
 import { WordMenu, WordToggle } from '../../ui/WordMenu'
 import { DEFAULT_PRESET, DEFAULT_SCHOOL } from './brief'
 import type { Brief } from './brief'
-import { regionWords } from './names'
+import { groupWord, regionWords } from './names'
 
 /** weighed: whether the screen orders anything, so that weights do something */
 type Props = {
@@ -46,8 +46,6 @@ export function BriefLine({ brief, change, catalogue, clients, gyms, weighed = f
     )
   const keepGroup = (group: string) => {
     if (group === '') return change({ keepOut: [] })
-    if (group === 'ERECTORS')
-      return change({ keepOut: [...new Set([...brief.keepOut, 'ERECTORS'])] })
     const ids = ofGroup(group)
     change({
       keepOut: [...new Set([...brief.keepOut, ...ids])],
@@ -77,7 +75,7 @@ export function BriefLine({ brief, change, catalogue, clients, gyms, weighed = f
         label="Target"
         text={regionWords(catalogue.regions, Object.keys(brief.aim))}
         options={[
-          ...groups.map((group) => ({ value: group, label: `all ${group}` })),
+          ...groups.map((group) => ({ value: group, label: groupWord(catalogue.regions, group) })),
           { value: '', label: 'nothing yet', note: 'then paint single regions on the chart' },
         ]}
         onChange={aimGroup}
@@ -89,8 +87,7 @@ export function BriefLine({ brief, change, catalogue, clients, gyms, weighed = f
           brief.keepOut.length === 0 ? 'nothing' : regionWords(catalogue.regions, brief.keepOut)
         }
         options={[
-          { value: 'ERECTORS', label: 'lower back' },
-          ...groups.map((group) => ({ value: group, label: `all ${group}` })),
+          ...groups.map((group) => ({ value: group, label: groupWord(catalogue.regions, group) })),
           { value: '', label: 'nothing' },
         ]}
         onChange={keepGroup}

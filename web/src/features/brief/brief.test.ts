@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import type { Region } from '../../api/client'
 import { orderInput, painted, paintOf, parseBrief, writeBrief } from './brief'
-import { regionWords } from './names'
+import { groupWord, regionWords } from './names'
 
 const brief = {
   client: 'c',
@@ -48,8 +48,11 @@ test('a whole group is said in one word', () => {
     region('A', 'quads', 'outer quad (sweep)'),
     region('B', 'quads', 'upper quad'),
     region('C', 'shin', 'shin'),
+    region('ERECTORS', 'lower-back', 'lower back'),
   ]
   expect(regionWords(regions, ['A', 'B'])).toBe('all quads')
-  expect(regionWords(regions, ['A', 'C', 'ERECTORS'])).toBe('lower back, outer quad, shin')
+  expect(regionWords(regions, ['A', 'C', 'ERECTORS'])).toBe('outer quad, shin, lower back')
+  expect(groupWord(regions, 'quads')).toBe('all quads')
+  expect(groupWord(regions, 'lower-back')).toBe('lower back')
   expect(regionWords(regions, [])).toBe('nothing yet')
 })

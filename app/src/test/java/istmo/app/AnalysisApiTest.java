@@ -66,13 +66,13 @@ class AnalysisApiTest {
           .as("compared at ten repetitions to failure")
           .isCloseTo(10, within(0.02));
     }
-    assertThat(answer.at("/set/capacityLeft").size()).isEqualTo(29);
+    assertThat(answer.at("/set/capacityLeft").size()).isEqualTo(30);
     double shares = 0;
     for (JsonNode node : answer.at("/limiters")) {
       shares += node.path("share").asDouble();
     }
     assertThat(shares).isCloseTo(1, within(1e-9));
-    assertThat(answer.at("/regionStimulus").size()).isEqualTo(24);
+    assertThat(answer.at("/regionStimulus").size()).isEqualTo(25);
   }
 
   /**

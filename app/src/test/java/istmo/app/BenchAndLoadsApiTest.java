@@ -237,7 +237,7 @@ class BenchAndLoadsApiTest extends OrderAndSessionApi {
                         Map.of("kneeDepth", 55)))));
     assertThat(bench.status()).isEqualTo(200);
     assertThat(bench.at("/sides/0/phases").size()).isEqualTo(21);
-    assertThat(bench.at("/changes").size()).isEqualTo(24);
+    assertThat(bench.at("/changes").size()).isEqualTo(25);
     assertThat(bench.at("/differences").toString())
         .as("a program reads the facts, a person the words")
         .contains("Knee bend at the bottom")

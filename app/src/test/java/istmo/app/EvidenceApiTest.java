@@ -248,7 +248,7 @@ class EvidenceApiTest {
     assertThat(three.status()).isEqualTo(200);
     assertThat(three.at("/members").size()).isEqualTo(3);
     assertThat(three.at("/computed").size()).isEqualTo(3);
-    assertThat(three.at("/regions").size()).isEqualTo(24);
+    assertThat(three.at("/regions").size()).isEqualTo(25);
     assertThat(three.at("/practical").size()).isEqualTo(3);
     assertThat(three.at("/differences/0/words").asString()).contains("outer hamstring");
     assertThat(

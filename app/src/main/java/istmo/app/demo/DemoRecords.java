@@ -7,8 +7,6 @@ import istmo.app.sessions.Session;
 import istmo.app.sessions.SessionItems;
 import istmo.app.sessions.Sessions;
 import istmo.app.sessions.SetLog;
-import istmo.core.anatomy.BodyArea;
-import istmo.core.anatomy.BodyArea.Back;
 import istmo.core.anatomy.Region;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
@@ -95,7 +93,7 @@ class DemoRecords {
     int gain = day == 3 ? 1 : 0;
     UUID first = pin(session, "heel-raised-squat/wedge");
     for (int k = 0; k < 3; k++) {
-      Set<BodyArea> felt = k == 0 ? Set.of(Region.VL, Region.RF) : Set.of();
+      Set<Region> felt = k == 0 ? Set.of(Region.VL, Region.RF) : Set.of();
       int repetitions = best[week] + gain - k;
       log(
           session,
@@ -105,7 +103,7 @@ class DemoRecords {
     }
     UUID second = pin(session, "leg-extension-reclined/reclined");
     for (int k = 0; k < 3; k++) {
-      Set<BodyArea> felt = k == 0 ? Set.of(Region.RF) : Set.of();
+      Set<Region> felt = k == 0 ? Set.of(Region.RF) : Set.of();
       int repetitions = extension[week] - (k == 2 ? 1 : 0);
       log(
           session,
@@ -122,7 +120,7 @@ class DemoRecords {
   private void curls(Session session, Instant at, double kg) {
     UUID third = pin(session, "seated-leg-curl/usual");
     for (int k = 0; k < 2; k++) {
-      Set<BodyArea> felt = k == 0 ? Set.of(Region.BFL, Region.ST) : Set.of();
+      Set<Region> felt = k == 0 ? Set.of(Region.BFL, Region.ST) : Set.of();
       log(
           session,
           third,
@@ -158,7 +156,7 @@ class DemoRecords {
                 2 - k / 2.0,
                 Side.NONE,
                 k + 1,
-                k == 2 && week > 3 ? Set.of(Back.LOWER_BACK) : Set.of(),
+                k == 2 && week > 3 ? Set.of(Region.ERECTORS) : Set.of(),
                 Optional.empty()));
       }
       UUID second = pin(session, "split-squat/lean");
@@ -261,7 +259,7 @@ class DemoRecords {
       double reserve,
       Side side,
       int number,
-      Set<BodyArea> felt,
+      Set<Region> felt,
       Optional<Pain> pain) {
     return new SetRecord(
         new PerformedSet(kg, repetitions, reserve),

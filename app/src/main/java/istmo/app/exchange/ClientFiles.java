@@ -24,7 +24,7 @@ import istmo.app.record.Answers;
 import istmo.app.record.Taken;
 import istmo.app.sessions.Session;
 import istmo.app.sessions.SessionReader;
-import istmo.core.anatomy.BodyArea;
+import istmo.core.anatomy.Region;
 import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
 import istmo.core.body.Measurement;
@@ -219,7 +219,7 @@ class ClientFiles {
         record.side(),
         record.range().orElse(null),
         record.tempoKept().orElse(null),
-        Set.copyOf(BodyArea.ids(record.felt())),
+        Set.copyOf(Region.ids(record.felt())),
         record.pain().map(pain -> new PainFile(pain.joint(), pain.level())).orElse(null),
         set.performedAt());
   }

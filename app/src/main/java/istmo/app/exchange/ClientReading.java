@@ -31,7 +31,7 @@ import istmo.app.sessions.ArchivedSessions;
 import istmo.app.sessions.Asked;
 import istmo.app.sessions.PrescriptionDocument;
 import istmo.app.sessions.SessionBrief;
-import istmo.core.anatomy.BodyArea;
+import istmo.core.anatomy.Region;
 import istmo.core.body.Cautions;
 import istmo.core.body.Intake;
 import istmo.core.body.Measurement;
@@ -321,7 +321,7 @@ final class ClientReading {
             file.side() == null ? Side.NONE : file.side(),
             Optional.ofNullable(file.range()),
             Optional.ofNullable(file.tempoKept()),
-            BodyArea.all("felt", Parts.orNone(file.felt())),
+            Region.all("felt", Parts.orNone(file.felt())),
             pain);
     return new ArchivedSessions.ArchivedSet(file.id(), record, file.performedAt());
   }

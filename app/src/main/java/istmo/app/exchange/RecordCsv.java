@@ -2,7 +2,7 @@ package istmo.app.exchange;
 
 import istmo.app.platform.Cells;
 import istmo.app.sessions.Session;
-import istmo.core.anatomy.BodyArea;
+import istmo.core.anatomy.Region;
 import istmo.core.body.Measurement.Side;
 import istmo.core.catalogue.CandidateId;
 import istmo.core.record.SetRecord;
@@ -77,7 +77,7 @@ final class RecordCsv {
                     record.done().reserve(),
                     record.range().orElse(null),
                     record.tempoKept().orElse(null),
-                    String.join(";", BodyArea.ids(record.felt())),
+                    String.join(";", Region.ids(record.felt())),
                     record.pain().map(pain -> pain.joint()).orElse(null),
                     record.pain().map(pain -> pain.level()).orElse(null)));
           }

@@ -5,7 +5,7 @@ import istmo.app.gyms.Gyms;
 import istmo.app.platform.Conflict;
 import istmo.app.platform.Transactions;
 import istmo.app.sessions.persistence.SessionEntity;
-import istmo.core.anatomy.BodyArea;
+import istmo.core.anatomy.Region;
 import istmo.core.ranking.brief.Aim;
 import istmo.core.stimulus.School;
 import java.time.Clock;
@@ -117,7 +117,7 @@ public class Sessions {
   private SessionEntity row(
       UUID id, UUID clientId, UUID gymId, Aim aim, School school, boolean stiff, Instant at) {
     SessionBrief brief =
-        new SessionBrief(aim.weightsById(), BodyArea.ids(aim.keepOut()), school.id(), stiff);
+        new SessionBrief(aim.weightsById(), Region.ids(aim.keepOut()), school.id(), stiff);
     return rows.newSession(id, clientId, gymId, brief, at);
   }
 

@@ -2,20 +2,22 @@ package istmo.core.anatomy;
 
 import istmo.core.quantity.InvalidInput;
 import istmo.core.resource.TextTable;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
 /**
- * A region that a coach can aim at: a muscle of the model with the same id. What is known of each
- * stands in {@code anatomy/regions.csv}.
+ * A region that a coach can aim at, keep out, and a client can feel: a muscle of the model with the
+ * same id. What is known of each stands in {@code anatomy/regions.csv}.
  */
-public enum Region implements BodyArea {
+public enum Region {
   VL,
   VM,
   VI,
@@ -39,7 +41,8 @@ public enum Region implements BodyArea {
   GASL,
   SOL,
   TA,
-  ILP;
+  ILP,
+  ERECTORS;
 
   private final String coachName;
   private final String anatomicalName;
@@ -120,9 +123,35 @@ public enum Region implements BodyArea {
     return regions;
   }
 
-  @Override
+  /** Identity in stored documents and addresses. */
   public String id() {
     return name();
+  }
+
+  /** Ids of regions, in the order in which they come. */
+  public static List<String> ids(Collection<Region> regions) {
+    return regions.stream().map(Region::id).toList();
+  }
+
+  /**
+   * The regions with these ids; throws {@link InvalidInput} that names each unknown one under the
+   * caller's field.
+   */
+  public static Set<Region> all(String field, Collection<String> ids) {
+    List<InvalidInput.Fault> faults = new ArrayList<>();
+    Set<Region> regions = new LinkedHashSet<>();
+    for (String id : ids) {
+      InvalidInput.gather(faults, "", () -> regions.add(of(field, id)));
+    }
+    if (!faults.isEmpty()) {
+      throw new InvalidInput(faults);
+    }
+    return regions;
+  }
+
+  /** The region with this id; throws {@link InvalidInput} under the name of the caller's field. */
+  public static Region of(String field, String id) {
+    return find(id).orElseThrow(() -> new InvalidInput(field, "\"" + id + "\" is not a region"));
   }
 
   /** What a coach calls it. */
@@ -135,7 +164,7 @@ public enum Region implements BodyArea {
     return anatomicalName;
   }
 
-  @Override
+  /** What a coach names it together with. */
   public RegionGroup group() {
     return group;
   }

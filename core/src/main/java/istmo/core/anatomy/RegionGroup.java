@@ -9,14 +9,15 @@ import java.util.Map;
 import java.util.stream.Collectors;
 
 /** Regions that coaches name together. */
-public enum RegionGroup implements AreaGroup {
+public enum RegionGroup {
   QUADS,
   HAMSTRINGS,
   GLUTES,
   ADDUCTORS,
   CALVES,
   SHIN,
-  HIP_FLEXORS;
+  HIP_FLEXORS,
+  LOWER_BACK;
 
   /** The regions by group; made when both lists are there. */
   private static final class Members {
@@ -41,12 +42,12 @@ public enum RegionGroup implements AreaGroup {
                     "\"" + id + "\" is not a group; there are " + Arrays.toString(values())));
   }
 
-  @Override
+  /** Identity in stored documents and addresses. */
   public String id() {
     return name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 
-  @Override
+  /** The coach's word. */
   public String word() {
     return id().replace('-', ' ');
   }

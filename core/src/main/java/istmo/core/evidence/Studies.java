@@ -1,7 +1,5 @@
 package istmo.core.evidence;
 
-import istmo.core.anatomy.AreaGroup;
-import istmo.core.anatomy.BodyArea.Back;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionGroup;
 import istmo.core.resource.TextTable;
@@ -99,9 +97,6 @@ public final class Studies {
     if (member != null) {
       return Arrays.stream(Region.values()).filter(member).toList();
     }
-    if (name.equals(Back.LOWER_BACK.id())) {
-      return List.of();
-    }
     throw new IllegalStateException("\"" + name + "\" is not a region");
   }
 
@@ -162,7 +157,7 @@ public final class Studies {
    * other groups share a little less (own estimate of the correlations). 1 for a single row.
    */
   double shared(Finding finding) {
-    AreaGroup group = group(finding);
+    RegionGroup group = group(finding);
     double shared = 1;
     for (Finding study : used()) {
       if (study.citation().equals(finding.citation()) && !study.id().equals(finding.id())) {
@@ -172,8 +167,8 @@ public final class Studies {
     return shared;
   }
 
-  private static AreaGroup group(Finding finding) {
-    return finding.regionsA().isEmpty() ? Back.LOWER_BACK : finding.regionsA().get(0).group();
+  private static RegionGroup group(Finding finding) {
+    return finding.regionsA().get(0).group();
   }
 
   /** Citations of the findings in use, each once, in order. */

@@ -4,6 +4,7 @@ import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.MonotoneCurve;
 import istmo.core.anatomy.Muscle;
 import istmo.core.anatomy.Muscles;
+import istmo.core.anatomy.Region;
 import istmo.core.body.Body;
 import istmo.core.body.MeasurementKind;
 import istmo.core.movement.Setup;
@@ -70,6 +71,9 @@ public record Unknown(
   /** How large each muscle is, and how long at zero. */
   private static void muscles(List<Unknown> list) {
     for (Muscle muscle : Muscles.standard().all()) {
+      if (muscle.id().equals(Region.ERECTORS.id())) {
+        continue; // its strength is an unknown of its own
+      }
       list.add(
           muscle(
               "area." + muscle.id(),

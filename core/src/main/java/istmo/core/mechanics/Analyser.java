@@ -260,7 +260,7 @@ public final class Analyser {
    * blended.
    */
   private List<Limiter> gaveOut(Family family, Setup setup, double loadKg, double[] left) {
-    int columns = equilibrium.muscles + 2;
+    int columns = equilibrium.muscles + 1;
     double[][] sensitivity = new double[SetSimulation.POINTS][columns];
     double[] limits = new double[SetSimulation.POINTS];
     for (int k = 0; k < limits.length; k++) {
@@ -314,7 +314,6 @@ public final class Analyser {
         arms[i * Coordinate.LEG + c] = (float) musculature.arm(i, Coordinate.values()[c]);
       }
     }
-    double back = posture.carried().contains(Coordinate.LUMBAR_FLEXION) ? sharing.value(n) : 0;
     return new AnalysisPoint(
         posture,
         limit,
@@ -324,7 +323,6 @@ public final class Analyser {
         active,
         passive,
         arms,
-        back,
         sharing.contactNm(),
         residual);
   }

@@ -1,6 +1,7 @@
 package istmo.core.mechanics;
 
 import istmo.core.anatomy.Coordinate;
+import istmo.core.anatomy.Region;
 import istmo.core.movement.Posture;
 
 /**
@@ -17,7 +18,6 @@ import istmo.core.movement.Posture;
  * @param passiveTension passive tension over peak force
  * @param momentArmsM of each muscle about each leg coordinate, one muscle after the other, m; in
  *     single precision, because many points are kept
- * @param backActivation of the lower back, 0 to 1; zero where the back is supported
  * @param contactNm moment of contact forces that statics does not settle, and of the rotation
  *     reserve, about each coordinate, N m: supplied = muscles + contacts + residual
  * @param residualNm moment left unbalanced about each coordinate, N m
@@ -31,7 +31,6 @@ public record AnalysisPoint(
     double[] activeTension,
     double[] passiveTension,
     float[] momentArmsM,
-    double backActivation,
     double[] contactNm,
     double[] residualNm) {
 
@@ -43,6 +42,11 @@ public record AnalysisPoint(
   /** Moment that muscles, passive tissue and unsettled contacts supply about a coordinate, N m. */
   public double suppliedNm(Coordinate coordinate) {
     return -externalNm[coordinate.ordinal()];
+  }
+
+  /** Activation of the lower back, 0 to 1; zero where the back is supported. */
+  public double backActivation() {
+    return activation[Region.ERECTORS.muscleIndex()];
   }
 
   /** Moment arm of a muscle about a leg coordinate in its positive direction, m. */

@@ -1,6 +1,7 @@
 package istmo.core.mechanics;
 
 import istmo.core.anatomy.Coordinate;
+import istmo.core.anatomy.Region;
 import istmo.core.body.Body;
 import istmo.core.movement.FreeContact;
 import istmo.core.movement.Load;
@@ -40,12 +41,16 @@ public final class Equilibrium {
    */
   private static final double NM_PER_M2 = Musculature.SPECIFIC_TENSION * 0.05;
 
-  /** Columns beside muscles: back, abdominals, rotation reserve; then free contacts. */
-  static final int SOURCES = 3;
+  /** Columns beside muscles: abdominals, rotation reserve; then free contacts. */
+  static final int SOURCES = 2;
 
   private static final int MOST_FREE = 8;
 
   final int muscles;
+
+  /** Column of the lower back. */
+  final int back;
+
   private final Musculature musculature;
   private final Body body;
   int rows;
@@ -79,9 +84,10 @@ public final class Equilibrium {
     this.body = body;
     this.musculature = musculature;
     this.muscles = musculature.size();
+    this.back = musculature.indexOf(Region.ERECTORS);
     int most = muscles + SOURCES + MOST_FREE;
     this.a = new double[Coordinate.ALL][most];
-    this.rested = new double[Coordinate.ALL][muscles + 2];
+    this.rested = new double[Coordinate.ALL][muscles + 1];
     this.weight = new double[most];
   }
 
@@ -114,10 +120,10 @@ public final class Equilibrium {
         rest += arm * musculature.passiveForceN(i);
       }
       passive[j] = rest;
-      a[r][muscles] = axis == Coordinate.LUMBAR_FLEXION ? -body.lumbarNm() : 0;
-      a[r][muscles + 1] = axis == Coordinate.LUMBAR_FLEXION ? spring : 0;
-      System.arraycopy(a[r], 0, rested[r], 0, muscles + 2);
-      a[r][muscles + 2] = axis == Coordinate.HIP_INTERNAL_ROTATION ? 1 : 0;
+      a[r][back] = axis == Coordinate.LUMBAR_FLEXION ? -body.lumbarNm() : 0;
+      a[r][muscles] = axis == Coordinate.LUMBAR_FLEXION ? spring : 0;
+      System.arraycopy(a[r], 0, rested[r], 0, muscles + 1);
+      a[r][muscles + 1] = axis == Coordinate.HIP_INTERNAL_ROTATION ? 1 : 0;
       for (int f = 0; f < free; f++) {
         a[r][muscles + SOURCES + f] = freeMoment(posture, contacts.get(f), axis);
       }
@@ -127,11 +133,11 @@ public final class Equilibrium {
     for (int i = 0; i < muscles; i++) {
       weight[i] = musculature.pcsaM2(i);
     }
-    weight[muscles] = body.lumbarNm() / 2 / NM_PER_M2; // half to each side
-    weight[muscles + 1] = spring / 2 / NM_PER_M2;
+    weight[back] = body.lumbarNm() / 2 / NM_PER_M2; // half to each side
+    weight[muscles] = spring / 2 / NM_PER_M2;
     double tight = 1 - posture.angle(Coordinate.HIP_FLEXION) / SLACK_RAD;
     rotationReserveNm = ROTATION_RESERVE_NM + LIGAMENTS_NM * Math.max(0, Math.min(1, tight));
-    weight[muscles + 2] = rotationReserveNm / NM_PER_M2;
+    weight[muscles + 1] = rotationReserveNm / NM_PER_M2;
     for (int f = 0; f < free; f++) {
       FreeContact contact = contacts.get(f);
       freeBound[f] = contact.bound();
@@ -155,7 +161,7 @@ public final class Equilibrium {
   void scaleBack(double factor) {
     int r = rowOf[Coordinate.LUMBAR_FLEXION.ordinal()];
     if (r >= 0) {
-      a[r][muscles] = factor * rested[r][muscles];
+      a[r][back] = factor * rested[r][back];
     }
   }
 
@@ -165,7 +171,7 @@ public final class Equilibrium {
    */
   void tire(double[] capacity) {
     for (int r = 0; r < rows; r++) {
-      for (int i = 0; i < muscles + 2; i++) {
+      for (int i = 0; i < muscles + 1; i++) {
         a[r][i] = capacity[i] * rested[r][i];
       }
     }

@@ -236,7 +236,7 @@ final class FreshLimit {
       return List.of(
           new Limiter(gripEnds ? Limiter.GRIP : Limiter.BALANCE, 1, gripEnds ? limit / 100 : 0));
     }
-    int columns = equilibrium.muscles + 2;
+    int columns = equilibrium.muscles + 1;
     int phases = fresh.length;
     double[][][] sensitivity = new double[BACK_FACTORS.length][phases][columns];
     double[][] limits = new double[BACK_FACTORS.length][phases];

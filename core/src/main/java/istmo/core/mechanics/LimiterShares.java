@@ -1,6 +1,5 @@
 package istmo.core.mechanics;
 
-import istmo.core.anatomy.BodyArea.Back;
 import istmo.core.anatomy.Muscle;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -9,7 +8,7 @@ import java.util.List;
 
 /**
  * From sensitivities of the limit over the phases of a repetition to named shares. Columns are the
- * muscles, then extensors and flexors of the lower back.
+ * muscles, then the flexors of the lower back.
  */
 final class LimiterShares {
   /**
@@ -44,10 +43,7 @@ final class LimiterShares {
     double named = Arrays.stream(share).filter(v -> v > 0.005).sum();
     for (int j = 0; j < share.length; j++) {
       if (share[j] > 0.005) {
-        String id =
-            j < muscles.size()
-                ? muscles.get(j).id()
-                : j == muscles.size() ? Back.LOWER_BACK.id() : "ABDOMINALS";
+        String id = j < muscles.size() ? muscles.get(j).id() : "ABDOMINALS";
         result.add(new Limiter(id, share[j] / named, kg[j] / 100));
       }
     }

@@ -132,7 +132,7 @@ public final class LoadSharing {
     for (int f = 0; f < eq.free; f++) {
       bound[eq.muscles + Equilibrium.SOURCES + f] = eq.freeBoundAt(f, loadKg);
     }
-    bound[eq.muscles + 2] = eq.rotationReserve();
+    bound[eq.muscles + 1] = eq.rotationReserve();
     Arrays.fill(b, m, ROWS, 0);
     Arrays.fill(lam, m, ROWS, 0);
     Arrays.fill(trial, m, ROWS, 0);
@@ -204,7 +204,7 @@ public final class LoadSharing {
   public double[] contactNm() {
     double[] moment = new double[Coordinate.ALL];
     for (int r = 0; r < eq.rows; r++) {
-      for (int j = eq.muscles + 2; j < eq.columns; j++) {
+      for (int j = eq.muscles + 1; j < eq.columns; j++) {
         moment[eq.coordinate[r].ordinal()] += eq.a[r][j] * x[j];
       }
     }
@@ -224,7 +224,7 @@ public final class LoadSharing {
     double l3 = at[3];
     double l4 = at[4];
     double l5 = at[5];
-    int activations = eq.muscles + 2;
+    int activations = eq.muscles + 1;
     int base = 0;
     for (int j = 0; j < eq.columns; j++, base += ROWS) {
       double g =
@@ -277,7 +277,7 @@ public final class LoadSharing {
         j >= eq.muscles + Equilibrium.SOURCES
             && eq.freeOneSided[j - eq.muscles - Equilibrium.SOURCES];
     double wj =
-        (j == eq.muscles + 2 ? eq.weight[j] * WEIGHT_SCALE : CONTACT_WEIGHT) / (limit * limit);
+        (j == eq.muscles + 1 ? eq.weight[j] * WEIGHT_SCALE : CONTACT_WEIGHT) / (limit * limit);
     double amount = g / wj;
     double low = oneSided ? 0 : -limit;
     if (amount > limit) {

@@ -4,6 +4,7 @@ import istmo.core.anatomy.Coordinate;
 import istmo.core.anatomy.MonotoneCurve;
 import istmo.core.anatomy.Muscle;
 import istmo.core.anatomy.Muscles;
+import istmo.core.anatomy.Region;
 import istmo.core.body.Body;
 import java.util.List;
 import java.util.Optional;
@@ -179,6 +180,16 @@ public final class Musculature {
   /** The muscles, in the order of their index. */
   public List<Muscle> muscles() {
     return muscles;
+  }
+
+  /** Place of a region's muscle in {@link #muscles()}; throws where it is not among them. */
+  int indexOf(Region region) {
+    for (int i = 0; i < n; i++) {
+      if (muscles.get(i).id().equals(region.id())) {
+        return i;
+      }
+    }
+    throw new IllegalStateException("no muscle " + region.id() + " among " + muscles);
   }
 
   /** How many muscles there are. */

@@ -1,6 +1,7 @@
 package istmo.core.mechanics;
 
 import istmo.core.anatomy.Coordinate;
+import istmo.core.anatomy.Region;
 import istmo.core.body.Body;
 import istmo.core.body.Sex;
 import istmo.core.movement.Posture;
@@ -59,6 +60,7 @@ public final class SetSimulation {
 
   private final Body body;
   private final int columns;
+  private final int back;
   private final Musculature musculature;
   private final Equilibrium[] at = new Equilibrium[POINTS];
   private final LoadSharing[] sharing = new LoadSharing[POINTS];
@@ -79,7 +81,8 @@ public final class SetSimulation {
   SetSimulation(Body body, Musculature musculature) {
     this.body = body;
     this.musculature = musculature;
-    this.columns = musculature.size() + 2;
+    this.back = musculature.indexOf(Region.ERECTORS);
+    this.columns = musculature.size() + 1;
     for (int k = 0; k < POINTS; k++) {
       at[k] = new Equilibrium(body, musculature);
       sharing[k] = new LoadSharing(at[k]);
@@ -264,7 +267,7 @@ public final class SetSimulation {
     }
     double brace = 0;
     for (int k = 0; k < POINTS; k++) {
-      brace += drive[0][k][columns - 2] / POINTS;
+      brace += drive[0][k][back] / POINTS;
     }
     double demand =
         work

@@ -108,11 +108,11 @@ public final class StrengthLimit {
       t[r][w] = -eq.b1[r];
       rhs[r] = eq.b0[r];
     }
-    for (int j = 0; j < eq.muscles + 2; j++) {
+    for (int j = 0; j < eq.muscles + 1; j++) {
       upper[j] = 1;
     }
     // two-sided variables are shifted to start at zero; the shift may grow with W
-    int reserve = eq.muscles + 2;
+    int reserve = eq.muscles + 1;
     shift(rows, reserve, eq.rotationReserve(), 0);
     upper[reserve] = 2 * eq.rotationReserve();
     boundContacts(rows, slack);
@@ -319,7 +319,7 @@ public final class StrengthLimit {
     // price of row r: dW / d(right side of row r), read from the artificial's reduced cost
     for (int j = 0; j < eq.columns; j++) {
       double v = 0;
-      if (j < eq.muscles + 2 && value[j] > 0) {
+      if (j < eq.muscles + 1 && value[j] > 0) {
         for (int r = 0; r < eq.rows; r++) {
           double price = -cost[firstArtificial + r] * sign[r];
           v -= price * eq.a[r][j] * value[j];

@@ -95,7 +95,18 @@ public enum Function {
   },
   SHIN("foot pulled up", "shin raises", List.of(Region.TA), Coordinate.ANKLE_DORSIFLEXION, 1),
   HIP_FLEXION(
-      "thigh lifted", "knee and leg raises", List.of(Region.ILP), Coordinate.HIP_FLEXION, 1);
+      "thigh lifted", "knee and leg raises", List.of(Region.ILP), Coordinate.HIP_FLEXION, 1),
+  LOWER_BACK_HELD(
+      "lower back held",
+      "hinges, back extensions",
+      List.of(Region.ERECTORS),
+      Coordinate.LUMBAR_FLEXION,
+      -1) {
+    @Override
+    public boolean trainedBy(Analysis analysis) {
+      return most(analysis, AnalysisPoint::backActivation) >= MUCH_OF_THE_BACK;
+    }
+  };
 
   /**
    * Hip flexion under which the upper quad is not slack, knee bends between which a calf raise is
@@ -105,6 +116,9 @@ public enum Function {
 
   static final double STRAIGHT_KNEE = Math.toRadians(25);
   static final double BENT_KNEE = Math.toRadians(60);
+
+  /** Activation of the lower back from which an exercise trains it (judgement). */
+  private static final double MUCH_OF_THE_BACK = 0.5;
 
   /** Share of a muscle's change of length that makes it this function's exercise (judgement). */
   private static final double ENOUGH = 0.3;
@@ -174,6 +188,7 @@ public enum Function {
       case BENT_KNEE_CALF -> does.contains(Movement.BENT_HEEL_RAISE);
       case SHIN -> does.contains(Movement.TOE_RAISE);
       case HIP_FLEXION -> does.contains(Movement.HIP_FLEXION);
+      case LOWER_BACK_HELD -> byWord.back() == ByWord.Back.MUCH;
     };
   }
 

@@ -1,7 +1,5 @@
 package istmo.core.plan;
 
-import istmo.core.anatomy.AreaGroup;
-import istmo.core.anatomy.BodyArea;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionGroup;
 import istmo.core.body.Profile.TrainingAge;
@@ -103,9 +101,9 @@ public record Targets(
     Map<Region, Double> least = new EnumMap<>(Region.class);
     Map<Region, Integer> weight = new EnumMap<>(Region.class);
     Set<Region> held = EnumSet.noneOf(Region.class);
-    Set<AreaGroup> groups =
+    Set<RegionGroup> groups =
         Stream.concat(aim.weights().keySet().stream(), aim.keepOut().stream())
-            .map(BodyArea::group)
+            .map(Region::group)
             .collect(Collectors.toSet());
     for (Region region : Region.values()) {
       @Nullable Integer w = aim.weights().get(region);

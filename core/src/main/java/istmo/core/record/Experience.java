@@ -1,6 +1,5 @@
 package istmo.core.record;
 
-import istmo.core.anatomy.AreaGroup;
 import istmo.core.anatomy.RegionGroup;
 import istmo.core.body.PainFlag;
 import istmo.core.catalogue.CandidateId;
@@ -62,10 +61,10 @@ public record Experience(Map<CandidateId, Reports> byCandidate) {
    * @param joint of the worst of them
    */
   public record Reports(
-      int sessions, Map<AreaGroup, Integer> felt, List<Integer> pains, Optional<PainFlag> joint)
+      int sessions, Map<RegionGroup, Integer> felt, List<Integer> pains, Optional<PainFlag> joint)
       implements Fact {
     public Reports {
-      Map<AreaGroup, Integer> sorted = new TreeMap<>(Comparator.comparing(AreaGroup::id));
+      Map<RegionGroup, Integer> sorted = new TreeMap<>(Comparator.comparing(RegionGroup::id));
       sorted.putAll(felt);
       felt = Collections.unmodifiableMap(sorted);
       pains = List.copyOf(pains);
@@ -104,12 +103,12 @@ public record Experience(Map<CandidateId, Reports> byCandidate) {
                       outing -> outing.sets().stream().anyMatch(record -> !record.felt().isEmpty()))
                   .toList();
           asked = asked.subList(Math.max(0, asked.size() - NEWEST), asked.size());
-          Map<AreaGroup, Integer> felt = new HashMap<>();
+          Map<RegionGroup, Integer> felt = new HashMap<>();
           for (Outing outing : asked) {
-            Set<AreaGroup> groups = new LinkedHashSet<>();
+            Set<RegionGroup> groups = new LinkedHashSet<>();
             outing
                 .sets()
-                .forEach(record -> record.felt().forEach(area -> groups.add(area.group())));
+                .forEach(record -> record.felt().forEach(region -> groups.add(region.group())));
             groups.forEach(group -> felt.merge(group, 1, Integer::sum));
           }
           List<Outing> newest =

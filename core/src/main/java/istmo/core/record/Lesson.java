@@ -1,7 +1,7 @@
 package istmo.core.record;
 
-import istmo.core.anatomy.AreaGroup;
 import istmo.core.anatomy.Region;
+import istmo.core.anatomy.RegionGroup;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
 import istmo.core.body.RangeCourse;
@@ -84,7 +84,7 @@ public record Lesson(
   public record KeepsHurting(PainFlag joint, int sessions, int of, int worst) implements Found {}
 
   /** Groups in which it was felt in the newest sessions, and those that were meant. */
-  public record FeltElsewhere(Set<AreaGroup> felt, int sessions, Set<AreaGroup> meant)
+  public record FeltElsewhere(Set<RegionGroup> felt, int sessions, Set<RegionGroup> meant)
       implements Found {}
 
   /** Effective sets of a region in the mean of some weeks, and those asked. */

@@ -1,8 +1,5 @@
 package istmo.core.record;
 
-import istmo.core.anatomy.AreaGroup;
-import istmo.core.anatomy.BodyArea;
-import istmo.core.anatomy.BodyArea.Back;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionGroup;
 import istmo.core.anatomy.RegionValues;
@@ -243,11 +240,11 @@ public final class Lessons {
     if (told.size() < FELT_NEEDED || series.mainly().isEmpty()) {
       return Optional.empty();
     }
-    Set<AreaGroup> groups = groups(series.mainly());
+    Set<RegionGroup> groups = groups(series.mainly());
     List<Outing> newest = told.subList(told.size() - FELT_NEEDED, told.size());
-    Set<AreaGroup> elsewhere = new LinkedHashSet<>();
+    Set<RegionGroup> elsewhere = new LinkedHashSet<>();
     for (Outing outing : newest) {
-      Set<AreaGroup> felt =
+      Set<RegionGroup> felt =
           groups(outing.sets().stream().flatMap(record -> record.felt().stream()).toList());
       if (felt.stream().anyMatch(groups::contains)) {
         return Optional.empty();
@@ -268,9 +265,9 @@ public final class Lessons {
   }
 
   /** The known change of the exercise for being felt in one of these groups, where it has one. */
-  static Optional<String> change(Map<String, String> faults, Set<AreaGroup> feltGroups) {
+  static Optional<String> change(Map<String, String> faults, Set<RegionGroup> feltGroups) {
     return feltGroups.stream()
-        .map(group -> group == Back.LOWER_BACK ? "back" : group.word())
+        .map(group -> group == RegionGroup.LOWER_BACK ? "back" : group.word())
         .flatMap(
             word ->
                 faults.entrySet().stream()
@@ -327,9 +324,9 @@ public final class Lessons {
     return weeks.stream().mapToDouble(week -> week.mean(group)).average().orElse(0);
   }
 
-  private static Set<AreaGroup> groups(Iterable<? extends BodyArea> areas) {
-    Set<AreaGroup> groups = new LinkedHashSet<>();
-    areas.forEach(area -> groups.add(area.group()));
+  private static Set<RegionGroup> groups(Iterable<Region> regions) {
+    Set<RegionGroup> groups = new LinkedHashSet<>();
+    regions.forEach(region -> groups.add(region.group()));
     return groups;
   }
 }

@@ -1,6 +1,5 @@
 package istmo.core.record;
 
-import istmo.core.anatomy.BodyArea;
 import istmo.core.anatomy.Region;
 import istmo.core.catalogue.CandidateId;
 import istmo.core.quantity.Fact;
@@ -37,7 +36,7 @@ public record Practice(Count first, Count second) implements Fact {
    * @param felt where, of all its sets
    */
   public record Said(
-      Object client, CandidateId candidateId, Map<String, Double> setup, Set<BodyArea> felt) {}
+      Object client, CandidateId candidateId, Map<String, Double> setup, Set<Region> felt) {}
 
   /**
    * How many clients and sessions there are for one side of a comparison.

@@ -1,6 +1,6 @@
 package istmo.core.record;
 
-import istmo.core.anatomy.BodyArea;
+import istmo.core.anatomy.Region;
 import istmo.core.body.Measurement.Side;
 import istmo.core.quantity.Allowed;
 import istmo.core.quantity.InvalidInput;
@@ -29,7 +29,7 @@ public record SetRecord(
     Side side,
     Optional<Range> range,
     Optional<Boolean> tempoKept,
-    Set<BodyArea> felt,
+    Set<Region> felt,
     Optional<Pain> pain) {
   public static final Allowed NUMBER = new Allowed(1, 50, "sets");
 
@@ -49,7 +49,7 @@ public record SetRecord(
   }
 
   public SetRecord {
-    Set<BodyArea> sorted = new TreeSet<>(Comparator.comparing(BodyArea::id));
+    Set<Region> sorted = new TreeSet<>(Comparator.comparing(Region::id));
     sorted.addAll(felt);
     felt = Collections.unmodifiableSet(sorted);
     List<InvalidInput.Fault> faults = new ArrayList<>();

@@ -34,6 +34,7 @@ public final class Stimulus {
   private static final double HALF_EXCURSION = 0.10;
 
   private static final double USUAL_EXCURSION = 0.5;
+
   private static final Map<Double, Double> ALONE = new ConcurrentHashMap<>();
 
   private Stimulus() {}
@@ -88,9 +89,14 @@ public final class Stimulus {
   /**
    * What the change of a muscle's length over the range is worth: dl / (dl + half), 1 for {@value
    * #USUAL_EXCURSION} of the optimal length. A muscle that is held at one length while others move
-   * (two-joint muscles in a squat) is driven and grows little.
+   * (two-joint muscles in a squat) is driven and grows little. The lower back is held at one length
+   * in every exercise of the model, which is the work that it has: there it is 1, because isometric
+   * training lets muscles grow about as moving does (Oranchuk et al. 2019, from memory).
    */
   private static double excursion(SimulatedSet set, int muscle) {
+    if (muscle == Region.ERECTORS.muscleIndex()) {
+      return 1;
+    }
     double least = Double.POSITIVE_INFINITY;
     double most = Double.NEGATIVE_INFINITY;
     for (double[] at : set.fibreLength()) {

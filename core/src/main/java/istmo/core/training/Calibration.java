@@ -1,6 +1,6 @@
 package istmo.core.training;
 
-import istmo.core.anatomy.BodyArea.Back;
+import istmo.core.anatomy.Region;
 import istmo.core.body.Body;
 import istmo.core.body.BodyEstimate;
 import istmo.core.body.MeasurementKind;
@@ -241,7 +241,7 @@ public record Calibration(
         fresh(usual, fitted.exercise(), fitted.setup(), factor, factor).orElseThrow();
     double backShare =
         fresh.limiters().stream()
-            .filter(limiter -> limiter.id().equals(Back.LOWER_BACK.id()))
+            .filter(limiter -> limiter.id().equals(Region.ERECTORS.id()))
             .mapToDouble(limiter -> limiter.share())
             .sum();
     return Optional.of(new Fit(lift.candidateId(), fitted, factor, backShare > 0.5));

@@ -5,7 +5,7 @@ import static istmo.core.words.Say.say;
 import static istmo.core.words.Say.side;
 import static istmo.core.words.Say.trimmed;
 
-import istmo.core.anatomy.AreaGroup;
+import istmo.core.anatomy.RegionGroup;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
 import istmo.core.quantity.DayWords;
@@ -150,8 +150,8 @@ public final class RecordWords {
     return thigh.frontIsLess() ? "front" : "back";
   }
 
-  private static String joined(Collection<AreaGroup> groups, String by) {
-    return groups.stream().map(AreaGroup::word).collect(Collectors.joining(by));
+  private static String joined(Collection<RegionGroup> groups, String by) {
+    return groups.stream().map(RegionGroup::word).collect(Collectors.joining(by));
   }
 
   /** What pictures show otherwise than on an earlier day. */
@@ -253,7 +253,7 @@ public final class RecordWords {
       String where =
           reports.felt().entrySet().stream()
               .sorted(
-                  Map.Entry.<AreaGroup, Integer>comparingByValue()
+                  Map.Entry.<RegionGroup, Integer>comparingByValue()
                       .reversed()
                       .thenComparing(entry -> entry.getKey().id()))
               .map(entry -> say("the %s in %d", entry.getKey().word(), entry.getValue()))

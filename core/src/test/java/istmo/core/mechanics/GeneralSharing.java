@@ -18,7 +18,7 @@ public final class GeneralSharing {
   /** Amounts of all columns, as {@link LoadSharing#value}. */
   public static double[] solve(Equilibrium eq, double load) {
     double[] start = new double[eq.columns];
-    for (int j = 0; j < eq.muscles + 2; j++) {
+    for (int j = 0; j < eq.muscles + 1; j++) {
       start[j] = 0.3;
     }
     return solve(eq, load, start);
@@ -35,7 +35,7 @@ public final class GeneralSharing {
       double[] next = quadraticStep(eq, load, x);
       step = 0;
       for (int j = 0; j < eq.columns; j++) {
-        step = Math.max(step, Math.abs(next[j] - x[j]) / (j < eq.muscles + 2 ? 1 : 1000));
+        step = Math.max(step, Math.abs(next[j] - x[j]) / (j < eq.muscles + 1 ? 1 : 1000));
       }
       x = next;
     }
@@ -53,7 +53,7 @@ public final class GeneralSharing {
       double upper;
       double hessian;
       double gradient;
-      if (j < eq.muscles + 2) {
+      if (j < eq.muscles + 1) {
         double w = eq.weight[j] * LoadSharing.WEIGHT_SCALE;
         lower = 0;
         upper = 1;
@@ -97,13 +97,13 @@ public final class GeneralSharing {
   }
 
   static double bound(Equilibrium eq, double load, int j) {
-    return j == eq.muscles + 2
+    return j == eq.muscles + 1
         ? eq.rotationReserve()
         : eq.freeBoundAt(j - eq.muscles - Equilibrium.SOURCES, load);
   }
 
   static double contactWeight(Equilibrium eq, int j) {
-    return j == eq.muscles + 2
+    return j == eq.muscles + 1
         ? eq.weight[j] * LoadSharing.WEIGHT_SCALE
         : LoadSharing.CONTACT_WEIGHT;
   }

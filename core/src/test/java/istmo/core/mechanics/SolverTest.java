@@ -56,9 +56,9 @@ class SolverTest {
     List<Variable> variables = new ArrayList<>();
     for (int j = 0; j < eq.columns; j++) {
       Variable variable = model.newVariable("x" + j);
-      if (j < eq.muscles + 2) {
+      if (j < eq.muscles + 1) {
         variable.lower(0).upper(1);
-      } else if (j == eq.muscles + 2) {
+      } else if (j == eq.muscles + 1) {
         variable.lower(-eq.rotationReserve()).upper(eq.rotationReserve());
       }
       variables.add(variable);
@@ -152,7 +152,7 @@ class SolverTest {
     // more
     // where their answer is the dearer one, for then it is they that stopped early
     boolean oursIsCheaper = price(eq, load, sharing) < price(eq, load, x) - 1e-7;
-    for (int j = 0; j < eq.muscles + 2; j++) {
+    for (int j = 0; j < eq.muscles + 1; j++) {
       assertThat(sharing.value(j))
           .as("column %d", j)
           .isCloseTo(x[j], within(oursIsCheaper ? 1e-3 : 3e-4));
@@ -174,7 +174,7 @@ class SolverTest {
   private static double price(Equilibrium eq, double load, double[] x) {
     double sum = 0;
     for (int j = 0; j < eq.columns; j++) {
-      if (j < eq.muscles + 2) {
+      if (j < eq.muscles + 1) {
         sum +=
             eq.weight[j]
                 * LoadSharing.WEIGHT_SCALE

@@ -8,8 +8,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import istmo.core.anatomy.AreaGroup;
-import istmo.core.anatomy.BodyArea.Back;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionGroup;
 import istmo.core.body.PainFlag;
@@ -148,7 +146,7 @@ class ComparisonTest {
   }
 
   private static Experience.Reports told(
-      int sessions, Map<AreaGroup, Integer> felt, List<Integer> pains) {
+      int sessions, Map<RegionGroup, Integer> felt, List<Integer> pains) {
     return new Experience.Reports(sessions, felt, pains, Optional.of(PainFlag.KNEE));
   }
 
@@ -169,7 +167,7 @@ class ComparisonTest {
     Order after =
         Orders.order(
             plain.learning(
-                new Experience(Map.of(id, told(8, Map.of(Back.LOWER_BACK, 8), List.of())))),
+                new Experience(Map.of(id, told(8, Map.of(RegionGroup.LOWER_BACK, 8), List.of())))),
             EVALUATIONS);
     assertThat(entry(after, id).stimulus().get(Region.BFL))
         .isLessThan(0.95 * entry(before, id).stimulus().get(Region.BFL));

@@ -1,6 +1,6 @@
 package istmo.core.record;
 
-import istmo.core.anatomy.BodyArea;
+import istmo.core.anatomy.Region;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
 import istmo.core.catalogue.CandidateId;
@@ -79,7 +79,7 @@ final class Done {
         Side.NONE,
         Optional.empty(),
         Optional.empty(),
-        BodyArea.all("felt", List.of(areas)),
+        Region.all("felt", List.of(areas)),
         Optional.empty());
   }
 

@@ -8,7 +8,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import istmo.core.anatomy.BodyArea;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionValues;
 import istmo.core.anatomy.Sparse;
@@ -207,7 +206,7 @@ class SeriesTest {
                     Optional.empty()))
         .isInstanceOf(InvalidInput.class)
         .hasMessageContaining("number");
-    assertThatThrownBy(() -> BodyArea.all("felt", List.of("NOSE", "VL", "EAR")))
+    assertThatThrownBy(() -> Region.all("felt", List.of("NOSE", "VL", "EAR")))
         .isInstanceOf(InvalidInput.class)
         .hasMessageContaining("felt: \"NOSE\" is not a region")
         .hasMessageContaining("felt: \"EAR\" is not a region");

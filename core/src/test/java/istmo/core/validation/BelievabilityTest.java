@@ -172,6 +172,9 @@ class BelievabilityTest {
     SERVES.put(
         "hip-flexors",
         Set.of("hip-flexion", "lever-hip-flexion", "standing-knee-raise", "lying-leg-raise"));
+    SERVES.put(
+        "lower-back",
+        set(HINGES, List.of("back-squat", "safety-bar-squat", "zercher-squat", "box-squat")));
   }
 
   @SafeVarargs

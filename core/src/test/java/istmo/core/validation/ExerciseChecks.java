@@ -58,6 +58,7 @@ final class ExerciseChecks {
     kinds.put("GASM", "calf-raise");
     kinds.put("TA", "shin-raise");
     kinds.put("ILP", "hip-flexion|leg-raise|knee-raise");
+    kinds.put("ERECTORS", "deadlift|good-morning|back-extension");
     kinds.forEach(
         (region, kind) -> {
           Brief brief =

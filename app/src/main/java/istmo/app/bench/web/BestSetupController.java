@@ -32,8 +32,8 @@ class BestSetupController {
   }
 
   /**
-   * aim: region id to 1, 2 or 3; keepOut: region ids or ERECTORS; the side without a set-up begins
-   * with the usual one.
+   * aim: region id to 1, 2 or 3; keepOut: region ids; the side without a set-up begins with the
+   * usual one.
    */
   record AimedSideInput(
       BenchController.SideInput side,

@@ -4,7 +4,6 @@ import istmo.app.catalogue.OwnExercises;
 import istmo.app.catalogue.Variants;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.schools.Schools;
-import istmo.core.anatomy.BodyArea;
 import istmo.core.anatomy.Region;
 import istmo.core.body.Caution;
 import istmo.core.body.Habit;
@@ -198,8 +197,8 @@ class CatalogueController {
           x.alsoCalled(),
           Equipment.ids(x.needs()),
           x.does().stream().sorted().toList(),
-          BodyArea.ids(x.mainly()),
-          BodyArea.ids(x.partly()),
+          Region.ids(x.mainly()),
+          Region.ids(x.partly()),
           x.knee(),
           x.hip(),
           x.back(),

@@ -7,7 +7,7 @@ import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Needed;
 import istmo.app.sessions.PrescriptionDocument;
 import istmo.app.sessions.SetLog;
-import istmo.core.anatomy.BodyArea;
+import istmo.core.anatomy.Region;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
 import istmo.core.catalogue.CandidateId;
@@ -96,7 +96,7 @@ class FloorChangesController {
               side == null ? Side.NONE : side,
               Optional.ofNullable(range),
               Optional.ofNullable(tempoKept),
-              BodyArea.all("felt", felt == null ? List.of() : felt),
+              Region.all("felt", felt == null ? List.of() : felt),
               hurt);
       return new Message.OfSet(
           sessionId,

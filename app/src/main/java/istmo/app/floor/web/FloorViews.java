@@ -5,7 +5,7 @@ import istmo.app.platform.LoadingView;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Rounded;
 import istmo.app.sessions.PrescriptionDocument;
-import istmo.core.anatomy.BodyArea;
+import istmo.core.anatomy.Region;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
 import istmo.core.catalogue.AnyExercise;
@@ -99,7 +99,7 @@ final class FloorViews {
           record.done().reserve(),
           record.range().orElse(null),
           record.tempoKept().orElse(null),
-          BodyArea.ids(record.felt()),
+          Region.ids(record.felt()),
           record.pain().map(felt -> new PainView(felt.joint(), felt.level())).orElse(null),
           at);
     }

@@ -53,8 +53,8 @@ class OrderController {
   }
 
   /**
-   * aim: region id to 1, 2 or 3; keepOut: region ids or ERECTORS; preset: what the order is weighed
-   * for; weights: criterion id to the weight that the coach has set, 0 to 10.
+   * aim: region id to 1, 2 or 3; keepOut: region ids; preset: what the order is weighed for;
+   * weights: criterion id to the weight that the coach has set, 0 to 10.
    */
   record BriefInput(
       UUID clientId,

@@ -127,11 +127,7 @@ public final class SheetWords {
             ? ""
             : "; avoid "
                 + plan.aim().keepOut().stream()
-                    .map(
-                        area ->
-                            area instanceof Region region
-                                ? region.coachName()
-                                : area.group().word())
+                    .map(Region::coachName)
                     .collect(Collectors.joining(", "));
     return "For "
         + plan.client().name()

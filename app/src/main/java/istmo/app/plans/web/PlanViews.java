@@ -9,7 +9,6 @@ import istmo.app.platform.LoadingView;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Rounded;
 import istmo.app.sessions.PrescriptionDocument;
-import istmo.core.anatomy.BodyArea;
 import istmo.core.anatomy.Region;
 import istmo.core.catalogue.CandidateId;
 import istmo.core.plan.Block;
@@ -336,7 +335,7 @@ final class PlanViews {
         Rounded.of(coverage.sets()),
         filled,
         Rounded.of(plan.targets().least()),
-        BodyArea.ids(plan.targets().held()),
+        Region.ids(plan.targets().held()),
         functions,
         Rounded.of(coverage.front()),
         Rounded.of(coverage.back()),

@@ -6,7 +6,7 @@ import istmo.app.platform.LoadingView;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Rounded;
 import istmo.app.record.Records;
-import istmo.core.anatomy.BodyArea;
+import istmo.core.anatomy.Region;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
 import istmo.core.catalogue.CandidateId;
@@ -166,7 +166,7 @@ class RecordController {
           record.side(),
           record.range().orElse(null),
           record.tempoKept().orElse(null),
-          BodyArea.ids(record.felt()),
+          Region.ids(record.felt()),
           record.pain().map(felt -> felt.joint()).orElse(null),
           record.pain().map(felt -> felt.level()).orElse(null));
     }
@@ -322,7 +322,7 @@ class RecordController {
                     names.apply(said.candidateId()).name(),
                     said.outing().sets().stream()
                         .flatMap(record -> record.felt().stream())
-                        .map(BodyArea::id)
+                        .map(Region::id)
                         .distinct()
                         .toList(),
                     said.outing().worstPain().map(pain -> pain.joint()).orElse(null),

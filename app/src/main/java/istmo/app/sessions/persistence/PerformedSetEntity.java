@@ -1,6 +1,6 @@
 package istmo.app.sessions.persistence;
 
-import istmo.core.anatomy.BodyArea;
+import istmo.core.anatomy.Region;
 import istmo.core.body.Measurement.Side;
 import istmo.core.body.PainFlag;
 import istmo.core.catalogue.CandidateId;
@@ -107,7 +107,7 @@ public class PerformedSetEntity implements Persistable<UUID> {
     side = record.side();
     range = record.range().orElse(null);
     tempoKept = record.tempoKept().orElse(null);
-    felt = record.felt().isEmpty() ? null : BodyArea.ids(record.felt());
+    felt = record.felt().isEmpty() ? null : Region.ids(record.felt());
     painJoint = record.pain().map(Pain::joint).orElse(null);
     pain = record.pain().map(Pain::level).orElse(null);
     revision = state.now().revision();
@@ -164,7 +164,7 @@ public class PerformedSetEntity implements Persistable<UUID> {
         side,
         Optional.ofNullable(range),
         Optional.ofNullable(tempoKept),
-        felt == null ? Set.of() : BodyArea.all("felt", felt),
+        felt == null ? Set.of() : Region.all("felt", felt),
         hurt);
   }
 

@@ -3,7 +3,7 @@ package istmo.app.studies.web;
 import istmo.app.platform.MayBeMissing;
 import istmo.app.platform.Rounded;
 import istmo.app.schools.Schools;
-import istmo.core.anatomy.BodyArea;
+import istmo.core.anatomy.Region;
 import istmo.core.catalogue.CandidateId;
 import istmo.core.evidence.Claim;
 import istmo.core.evidence.Evidence;
@@ -124,7 +124,7 @@ class StudyController {
           claim.id(),
           claim.topic(),
           claim.says(),
-          BodyArea.ids(claim.regions()),
+          Region.ids(claim.regions()),
           claim.sides().map(sides -> ClaimSideView.of(sides.first())).orElse(null),
           claim.sides().map(sides -> ClaimSideView.of(sides.second())).orElse(null),
           claim.expects().orElse(null),

@@ -1,6 +1,5 @@
 package istmo.core.ranking.brief;
 
-import istmo.core.anatomy.BodyArea;
 import istmo.core.anatomy.Region;
 import istmo.core.quantity.InvalidInput;
 import java.util.ArrayList;
@@ -23,7 +22,7 @@ import org.jspecify.annotations.Nullable;
  * @param weights region to 1, 2 or 3
  * @param keepOut what should get and do little
  */
-public record Aim(Map<Region, Integer> weights, Set<BodyArea> keepOut) {
+public record Aim(Map<Region, Integer> weights, Set<Region> keepOut) {
   /** Throws {@link InvalidInput} with fields "aim.ID" and "keepOut". */
   public Aim {
     List<InvalidInput.Fault> faults = new ArrayList<>();
@@ -33,17 +32,17 @@ public record Aim(Map<Region, Integer> weights, Set<BodyArea> keepOut) {
           checkWeight(faults, region.id(), weight);
           sorted.put(region, weight);
         });
-    for (BodyArea area : keepOut) {
-      if (sorted.containsKey(area)) {
+    for (Region region : keepOut) {
+      if (sorted.containsKey(region)) {
         faults.add(
             new InvalidInput.Fault(
-                "keepOut", "\"" + area.id() + "\" is aimed at and kept out at once"));
+                "keepOut", "\"" + region.id() + "\" is aimed at and kept out at once"));
       }
     }
     if (!faults.isEmpty()) {
       throw new InvalidInput(faults);
     }
-    Set<BodyArea> sortedOut = new TreeSet<>(Comparator.comparing(BodyArea::id));
+    Set<Region> sortedOut = new TreeSet<>(Comparator.comparing(Region::id));
     sortedOut.addAll(keepOut);
     weights = Collections.unmodifiableMap(sorted);
     keepOut = Collections.unmodifiableSet(sortedOut);
@@ -68,9 +67,9 @@ public record Aim(Map<Region, Integer> weights, Set<BodyArea> keepOut) {
                           faults.add(new InvalidInput.Fault("aim." + id, "is not a region"));
                           checkWeight(faults, id, weight);
                         }));
-    Set<BodyArea> out = new LinkedHashSet<>();
+    Set<Region> out = new LinkedHashSet<>();
     for (String id : keepOut) {
-      InvalidInput.gather(faults, "", () -> out.add(BodyArea.of("keepOut", id)));
+      InvalidInput.gather(faults, "", () -> out.add(Region.of("keepOut", id)));
     }
     InvalidInput.gather(faults, "", () -> new Aim(known, out));
     if (!faults.isEmpty()) {

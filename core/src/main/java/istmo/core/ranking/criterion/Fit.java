@@ -1,6 +1,5 @@
 package istmo.core.ranking.criterion;
 
-import istmo.core.anatomy.BodyArea;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionValues;
 import istmo.core.mechanics.Analysis;
@@ -26,8 +25,8 @@ public final class Fit {
       sum += entry.getValue() * stimulus.get(entry.getKey());
     }
     double out = 0;
-    for (BodyArea area : aim.keepOut()) {
-      out += area instanceof Region region ? stimulus.get(region) : backActivation(analysis);
+    for (Region region : aim.keepOut()) {
+      out += region == Region.ERECTORS ? backActivation(analysis) : stimulus.get(region);
     }
     return sum / weight
         - (aim.keepOut().isEmpty() ? 0 : KEEP_OUT_SHARE * out / aim.keepOut().size());

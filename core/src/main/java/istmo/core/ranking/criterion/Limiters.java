@@ -1,6 +1,5 @@
 package istmo.core.ranking.criterion;
 
-import istmo.core.anatomy.BodyArea.Back;
 import istmo.core.anatomy.Muscles;
 import istmo.core.anatomy.Region;
 import istmo.core.mechanics.Limiter;
@@ -44,9 +43,6 @@ public final class Limiters {
 
   /** Group by which limiters are named: the region's group, or lower back. */
   private static String group(String id) {
-    if (id.equals(Back.LOWER_BACK.id())) {
-      return Back.LOWER_BACK.word();
-    }
     return switch (id) {
       case SimulatedSet.BREATH -> "breath";
       case Limiter.GRIP -> "grip";

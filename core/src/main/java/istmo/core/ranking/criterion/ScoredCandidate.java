@@ -1,6 +1,5 @@
 package istmo.core.ranking.criterion;
 
-import istmo.core.anatomy.BodyArea;
 import istmo.core.anatomy.Region;
 import istmo.core.anatomy.RegionGroup;
 import istmo.core.anatomy.RegionValues;
@@ -85,13 +84,13 @@ public record ScoredCandidate(
     double[] sum = new double[Evidence.DRAWS];
     double weight = aim.weights().values().stream().mapToDouble(Integer::doubleValue).sum();
     aim.weights().forEach((region, w) -> add(sum, w / weight, region, brief));
-    for (BodyArea area : aim.keepOut()) {
+    for (Region region : aim.keepOut()) {
       double share = -Fit.KEEP_OUT_SHARE / aim.keepOut().size();
-      if (area instanceof Region region) {
-        add(sum, share, region, brief);
-      } else {
+      if (region == Region.ERECTORS) {
         double back = Fit.backActivation(evaluation.analysis());
         Arrays.setAll(sum, d -> sum[d] + share * back);
+      } else {
+        add(sum, share, region, brief);
       }
     }
     return sum;
