@@ -179,6 +179,11 @@ public enum Region {
     return Muscles.standard().indexOf(id());
   }
 
+  /** Whether it is held at one length in every exercise of the model. */
+  public boolean held() {
+    return this == ERECTORS;
+  }
+
   /** How far it can be trained apart from its neighbours. */
   public Steer steer() {
     return steer;

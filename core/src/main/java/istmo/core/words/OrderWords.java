@@ -69,8 +69,8 @@ public final class OrderWords {
     }
     if (fact instanceof SomethingElseEndsIt ends) {
       return say(
-          "But something else ends it: of what gives out first, %s are %.0f %%.",
-          String.join(" and ", ends.groups()), 100 * ends.share());
+          "But something else ends it: %.0f %% of what gives out first is %s.",
+          100 * ends.share(), String.join(" and ", ends.groups()));
     }
     if (fact instanceof OneStation station) {
       return station.equipment().isEmpty()

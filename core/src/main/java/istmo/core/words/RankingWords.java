@@ -80,6 +80,11 @@ public final class RankingWords {
               .collect(Collectors.joining("; "))
           + ".";
     }
+    if (reason instanceof HeaviestWhere where && where.region().held()) {
+      return say(
+          "Asks most of the %s %s of the repetition; it is held at one length throughout.",
+          where.region().coachName(), phase(where.phase()));
+    }
     if (reason instanceof HeaviestWhere where) {
       return say(
           "Counts most for the %s %s of the repetition, where it is %s (%.2f of its best length).",

@@ -20,6 +20,7 @@ import istmo.core.ranking.criterion.Evaluation;
 import istmo.core.ranking.order.Order;
 import istmo.core.ranking.order.Orders;
 import istmo.core.stimulus.School;
+import istmo.core.words.Words;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -76,6 +77,10 @@ class LowerBackTest {
         order.entries().stream().limit(4).map(entry -> entry.id().exerciseId()).toList();
     assertThat(first.get(0)).isEqualTo("deadlift");
     assertThat(first).contains("back-extension", "good-morning");
+    assertThat(Words.of(order.entries().get(0).why()))
+        .as("it is held: nothing is said of a length that it works at")
+        .anyMatch(sentence -> sentence.startsWith("Asks most of the lower back"))
+        .noneMatch(sentence -> sentence.contains("best length"));
   }
 
   /** Kept out, it counts by the load on it, which a weak stimulus would hide. */

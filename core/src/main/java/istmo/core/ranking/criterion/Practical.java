@@ -86,8 +86,10 @@ public final class Practical {
     practical.curve();
     practical.reach();
     practical.comfort();
-    double back = Fit.backActivation(computed.analysis());
-    practical.add(Criterion.SPINE, 1 - Math.min(1, back), new CriterionFact.BackWorks(back));
+    if (!brief.aim().weights().containsKey(Region.ERECTORS)) {
+      double back = Fit.backActivation(computed.analysis());
+      practical.add(Criterion.SPINE, 1 - Math.min(1, back), new CriterionFact.BackWorks(back));
+    }
     double aimed = aimedWork(brief.aim(), stimulus) / Math.max(1e-9, work(stimulus));
     practical.add(Criterion.ELSEWHERE, Math.min(1, aimed), new CriterionFact.AimedWork(aimed));
     practical.progression();

@@ -48,6 +48,6 @@ class LeaderTest {
   void saysWhenTheTargetsGroupIsNotWhatGivesOut() {
     assertThat(pick("BFL").decidedBy()).noneMatch(OrderFact.SomethingElseEndsIt.class::isInstance);
     assertThat(Said.together(pick("GRA").decidedBy()))
-        .contains("But something else ends it", "adductors are");
+        .contains("But something else ends it", "is adductors");
   }
 }
