@@ -126,6 +126,9 @@ public final class OrderWords {
   }
 
   private static String of(OrderFact.Part part) {
+    if (part.region().held()) {
+      return part.region().coachName();
+    }
     String where =
         switch (part.joint()) {
           case HIP_FLEXION -> "at the hip";

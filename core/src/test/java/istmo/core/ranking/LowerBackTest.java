@@ -19,7 +19,9 @@ import istmo.core.ranking.brief.Brief;
 import istmo.core.ranking.criterion.Evaluation;
 import istmo.core.ranking.order.Order;
 import istmo.core.ranking.order.Orders;
+import istmo.core.ranking.order.Together;
 import istmo.core.stimulus.School;
+import istmo.core.words.Said;
 import istmo.core.words.Words;
 import java.util.List;
 import java.util.Map;
@@ -81,6 +83,26 @@ class LowerBackTest {
         .as("it is held: nothing is said of a length that it works at")
         .anyMatch(sentence -> sentence.startsWith("Asks most of the lower back"))
         .noneMatch(sentence -> sentence.contains("best length"));
+  }
+
+  /** It moves at no joint, and the best two of an aim with it must not forget it. */
+  @Test
+  void theBestTwoTrainItToo() {
+    Order order = order(Aim.of(Map.of("ERECTORS", 3, "VL", 2), Set.of()));
+    double most = order.entries().stream().mapToDouble(LowerBackTest::back).max().orElseThrow();
+    Together pair = order.together().get(0);
+    assertThat(
+            order.all().stream()
+                .filter(entry -> pair.candidateIds().contains(entry.id()))
+                .mapToDouble(LowerBackTest::back)
+                .max()
+                .orElseThrow())
+        .isGreaterThan(0.7 * most);
+    assertThat(Said.together(pair.members())).contains("lower back");
+  }
+
+  private static double back(Order.Entry entry) {
+    return entry.stimulus().get(Region.ERECTORS);
   }
 
   /** Kept out, it counts by the load on it, which a weak stimulus would hide. */

@@ -232,11 +232,20 @@ public record Together(
     }
   }
 
-  /** Stimulus of each aimed region by the joint at which its muscle moves, and by its length. */
+  /**
+   * Stimulus of each aimed region by the joint at which its muscle moves, and by its length; of one
+   * that is held as it is.
+   */
   private static Map<OrderFact.Part, Double> gives(Order.Entry entry, Aim aim, School school) {
     Map<OrderFact.Part, Double> result = new LinkedHashMap<>();
     List<AnalysisPoint> points = entry.evaluation().analysis().points();
     for (Region region : aim.weights().keySet()) {
+      if (region.held()) {
+        result.put(
+            new OrderFact.Part(region, Coordinate.LUMBAR_FLEXION, false),
+            entry.stimulus().get(region));
+        continue;
+      }
       int muscle = region.muscleIndex();
       double[] moved = new double[Coordinate.LEG];
       Arrays.setAll(
