@@ -5488,7 +5488,7 @@ export interface components {
          */
         StripView: {
             /** @enum {string} */
-            heaviest: "NOTHING" | "SHORT" | "NEAR_BEST" | "LONG";
+            heaviest: "NOTHING" | "HELD" | "SHORT" | "NEAR_BEST" | "LONG";
             length: number[];
             tension: number[];
         };

@@ -7,6 +7,7 @@ type Strip = Schemas['StripView']
 
 const HEAVIEST: Record<Strip['heaviest'], string> = {
   NOTHING: 'nothing',
+  HELD: 'held at one length',
   SHORT: 'heaviest where short',
   NEAR_BEST: 'heaviest near its best length',
   LONG: 'heaviest where long',
@@ -51,8 +52,10 @@ export function LengthStrip({
       <figcaption className="text-xs">
         <b className="font-semibold">{title}</b>{' '}
         <span className="text-ink-2">
-          {HEAVIEST[now.heaviest]}; here {now.tension[k]!.toFixed(2)} at{' '}
-          {Math.round(100 * now.length[k]!)} % of its best length
+          {HEAVIEST[now.heaviest]}; here {now.tension[k]!.toFixed(2)}
+          {now.heaviest === 'HELD'
+            ? null
+            : ` at ${Math.round(100 * now.length[k]!)} % of its best length`}
         </span>
       </figcaption>
       <svg

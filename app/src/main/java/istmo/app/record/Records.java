@@ -177,7 +177,8 @@ public class Records {
   }
 
   private List<Lesson> ofSeries(UUID clientId, List<Series> all) {
-    Optional<Offers> offers = reader.newest(clientId).map(this::offers);
+    Optional<Session> newest = reader.newest(clientId);
+    Optional<Offers> offers = newest.map(this::offers);
     WeeksOverview weeks = weeks(clientId, LESSON_WEEKS + 1);
     List<WeeklySets> whole =
         weeks.weeks().subList(0, weeks.weeks().size() - 1); // the running week is not over
@@ -193,7 +194,11 @@ public class Records {
         reviewed(
             all,
             trainables.all(),
-            id -> offers.flatMap(known -> known.find(id)).map(Offer::mainly).orElse(List.of())),
+            id ->
+                offers
+                    .flatMap(known -> known.find(id))
+                    .map(offer -> offer.mainly(newest.orElseThrow().brief().aimed()))
+                    .orElse(List.of())),
         weekly,
         days.today());
   }

@@ -88,11 +88,16 @@ public record Offer(
     return shares.get(region);
   }
 
-  /** What it mainly trains: regions whose share is near its greatest, the greatest first. */
-  public List<Region> mainly() {
+  /**
+   * What it mainly trains: regions whose share is near its greatest, the greatest first. What is
+   * held is a cost where it is not aimed at: who feels a hinge in the lower back alone does it
+   * wrong.
+   */
+  public List<Region> mainly(Aim aim) {
     double most = shares.stream().max().orElse(0);
     return shares.asMap().entrySet().stream()
         .filter(entry -> most > 0 && entry.getValue() >= MAINLY * most)
+        .filter(entry -> !entry.getKey().held() || aim.weights().containsKey(entry.getKey()))
         .sorted(
             Map.Entry.<Region, Double>comparingByValue()
                 .reversed()

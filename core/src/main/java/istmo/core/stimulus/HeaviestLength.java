@@ -1,5 +1,6 @@
 package istmo.core.stimulus;
 
+import istmo.core.anatomy.Region;
 import istmo.core.mechanics.Analysis;
 import istmo.core.mechanics.AnalysisPoint;
 import java.util.Comparator;
@@ -7,6 +8,7 @@ import java.util.Comparator;
 /** At which fibre length a muscle pulls hardest in a repetition. */
 public enum HeaviestLength {
   NOTHING("nothing"),
+  HELD("held at one length"),
   SHORT("short"),
   NEAR_BEST("near its best length"),
   LONG("long");
@@ -43,7 +45,7 @@ public enum HeaviestLength {
     if (Stimulus.tension(peak, school, muscle) < NOTHING_BELOW) {
       return NOTHING;
     }
-    return at(peak.fibreLength()[muscle]);
+    return muscle == Region.ERECTORS.muscleIndex() ? HELD : at(peak.fibreLength()[muscle]);
   }
 
   /** What a fibre length over the optimal one is called: short, near its best, or long. */

@@ -42,6 +42,7 @@ import istmo.core.ranking.explanation.Reason.NoStudy;
 import istmo.core.ranking.explanation.Reason.OtherSetup;
 import istmo.core.ranking.explanation.Reason.Studied;
 import istmo.core.ranking.explanation.Reason.WouldPass;
+import istmo.core.stimulus.HeaviestLength;
 import java.util.List;
 import java.util.stream.Collectors;
 
@@ -80,7 +81,7 @@ public final class RankingWords {
               .collect(Collectors.joining("; "))
           + ".";
     }
-    if (reason instanceof HeaviestWhere where && where.region().held()) {
+    if (reason instanceof HeaviestWhere where && where.state() == HeaviestLength.HELD) {
       return say(
           "Asks most of the %s %s of the repetition; it is held at one length throughout.",
           where.region().coachName(), phase(where.phase()));

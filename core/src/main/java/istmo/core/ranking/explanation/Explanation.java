@@ -280,7 +280,11 @@ public final class Explanation {
     int muscle = region.muscleIndex();
     AnalysisPoint peak = HeaviestLength.peak(computed.analysis(), school, muscle);
     double length = peak.fibreLength()[muscle];
-    return new Reason.HeaviestWhere(region, peak.phase(), HeaviestLength.at(length), length);
+    return new Reason.HeaviestWhere(
+        region,
+        peak.phase(),
+        region.held() ? HeaviestLength.HELD : HeaviestLength.at(length),
+        length);
   }
 
   /** What it costs: the back, and minutes to set up. */
