@@ -99,4 +99,13 @@ describe('limb chart', () => {
     }
     expect(seen.size).toBe(TERRITORIES.length)
   })
+
+  test('the lower back is painted as any other muscle', () => {
+    const onPaint = chart(0)
+    const back = screen.getByRole('slider', { name: /^lower back/ })
+    fireEvent.keyDown(back, { key: '+' })
+    expect(onPaint).toHaveBeenLastCalledWith('ERECTORS', 1)
+    fireEvent.keyDown(back, { key: 'x' })
+    expect(onPaint).toHaveBeenLastCalledWith('ERECTORS', -1)
+  })
 })

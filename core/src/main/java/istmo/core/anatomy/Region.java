@@ -7,7 +7,6 @@ import java.util.Arrays;
 import java.util.Collection;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -139,19 +138,11 @@ public enum Region {
    */
   public static Set<Region> all(String field, Collection<String> ids) {
     List<InvalidInput.Fault> faults = new ArrayList<>();
-    Set<Region> regions = new LinkedHashSet<>();
-    for (String id : ids) {
-      InvalidInput.gather(faults, "", () -> regions.add(of(field, id)));
-    }
+    Set<Region> regions = known(faults, field, ids);
     if (!faults.isEmpty()) {
       throw new InvalidInput(faults);
     }
     return regions;
-  }
-
-  /** The region with this id; throws {@link InvalidInput} under the name of the caller's field. */
-  public static Region of(String field, String id) {
-    return find(id).orElseThrow(() -> new InvalidInput(field, "\"" + id + "\" is not a region"));
   }
 
   /** What a coach calls it. */

@@ -8,7 +8,6 @@ import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -52,7 +51,7 @@ public record Aim(Map<Region, Integer> weights, Set<Region> keepOut) {
    * An aim by ids, as it comes from outside.
    *
    * @param weights region id to 1, 2 or 3
-   * @param keepOut region ids, or that of the lower back
+   * @param keepOut region ids
    */
   public static Aim of(Map<String, Integer> weights, Collection<String> keepOut) {
     List<InvalidInput.Fault> faults = new ArrayList<>();
@@ -67,10 +66,7 @@ public record Aim(Map<Region, Integer> weights, Set<Region> keepOut) {
                           faults.add(new InvalidInput.Fault("aim." + id, "is not a region"));
                           checkWeight(faults, id, weight);
                         }));
-    Set<Region> out = new LinkedHashSet<>();
-    for (String id : keepOut) {
-      InvalidInput.gather(faults, "", () -> out.add(Region.of("keepOut", id)));
-    }
+    Set<Region> out = Region.known(faults, "keepOut", keepOut);
     InvalidInput.gather(faults, "", () -> new Aim(known, out));
     if (!faults.isEmpty()) {
       throw new InvalidInput(faults);

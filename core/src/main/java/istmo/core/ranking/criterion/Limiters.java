@@ -41,7 +41,7 @@ public final class Limiters {
     return groups.stream().limit(shared ? 2 : 1).map(GroupShare::group).toList();
   }
 
-  /** Group by which limiters are named: the region's group, or lower back. */
+  /** Group by which limiters are named: the region's group. */
   private static String group(String id) {
     return switch (id) {
       case SimulatedSet.BREATH -> "breath";
